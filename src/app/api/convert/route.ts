@@ -1,0 +1,21 @@
+import { FORMATS } from '@/formats';
+import { answering, onlyMethod, Refused } from '../answers';
+import { submitted } from '../submitted';
+
+/** POST /api/convert?to=FORMAT with a log or a logbook of one outing: the same in another format. */
+export const POST = answering(async (request) => {
+  const wanted = new URL(request.url).searchParams.get('to') ?? '';
+  const format = FORMATS.get(wanted);
+  if (!format) {
+    const names = [...FORMATS.keys()].join(' or ');
+    const message = `Can’t convert to “${wanted.slice(0, 80)}”.`;
+    throw new Refused(400, { message, path: 'to', expected: names });
+  }
+  const { logbook } = await submitted(request);
+  return new Response(format.write(logbook), {
+    headers: { 'Content-Type': `${format.mediaType}; charset=utf-8` },
+  });
+});
+
+const refuse = onlyMethod('POST');
+export { refuse as GET, refuse as PUT, refuse as PATCH, refuse as DELETE };

@@ -1,0 +1,8 @@
+export const dynamic = 'force-dynamic';
+
+/** GET /api/start: whether this server was started to show the demo outing to a new visitor. */
+export const GET = () =>
+  Response.json(
+    { withDemo: process.env.CAIRN_DEMO === '1' },
+    { headers: { 'Cache-Control': 'no-store' } },
+  );

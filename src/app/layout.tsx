@@ -1,0 +1,37 @@
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
+import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
+import './globals.css';
+import { AntdRegistry } from '@ant-design/nextjs-registry';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { Frame } from '@/ui/frame';
+import { LIGHT_SCRIPT } from '@/ui/light-script';
+
+export const metadata: Metadata = {
+  title: 'Cairn Back',
+  description: 'Log bearings and paces leg by leg; read off the way straight home.',
+  icons: { icon: '/icons/cairn.svg', apple: '/icons/cairn-192.png' },
+};
+
+export const viewport: Viewport = {
+  width: 'device-width',
+  initialScale: 1,
+  // The keyboard of a phone shortens the page, so that the entry line stays above it.
+  interactiveWidget: 'resizes-content',
+  themeColor: '#24323B',
+};
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" data-light="day" suppressHydrationWarning>
+      <body>
+        <script dangerouslySetInnerHTML={{ __html: LIGHT_SCRIPT }} />
+        <AntdRegistry>
+          <Frame>{children}</Frame>
+        </AntdRegistry>
+      </body>
+    </html>
+  );
+}

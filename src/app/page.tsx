@@ -1,0 +1,5 @@
+import { Shelf } from '@/views/shelf/shelf';
+
+export default function Page() {
+  return <Shelf />;
+}

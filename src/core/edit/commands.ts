@@ -1,0 +1,232 @@
+import equal from 'fast-deep-equal';
+import type { EarthModels } from '../earth-models';
+import type { Fault, OutingFault } from '../faults';
+import {
+  headerOf,
+  isStartName,
+  isStationName,
+  type Entry,
+  type EntryOf,
+  type Header,
+  type Outing,
+} from '../logbook';
+import { fail, ok, type Result } from '../result';
+import { solve, type Solution } from '../solve';
+import { applied, insertion, type Operation } from './operations';
+
+/** What a command gives: the operations to write down, or why it can't be done. */
+export type Command = (
+  outing: Outing,
+  models: EarthModels | null,
+) => Result<Operation[], Fault | OutingFault>;
+
+const hasPlace = (fault: Fault | OutingFault): fault is OutingFault => 'at' in fault;
+/** The fault itself, wherever it stands. */
+export const faultOf = (fault: Fault | OutingFault): Fault =>
+  hasPlace(fault) ? fault.fault : fault;
+
+/** Checks that the page can still be worked out afterwards. */
+function checked(
+  outing: Outing,
+  models: EarthModels | null,
+  operations: Operation[],
+): Result<Operation[], Fault | OutingFault> {
+  const after = applied(outing, operations);
+  if (!after.ok) return after;
+  const solved = solve(after.value, models);
+  return solved.ok ? ok(operations) : solved;
+}
+
+/** Adds a line at the end of the page. */
+export const addEntry =
+  (entry: Entry): Command =>
+  (outing, models) =>
+    checked(outing, models, [insertion(outing.entries.length, [entry])]);
+
+/** Changes the header: the name, the date, the start, the declination and what is shown. */
+export const changeHeader =
+  (change: (header: Header) => Header): Command =>
+  (outing, models) => {
+    const before = headerOf(outing);
+    return checked(outing, models, [{ op: 'header', before, after: change(before) }]);
+  };
+
+/**
+ * Sets the length of a pace for the whole outing: the last `pace` line is replaced, or one is put at the
+ * top of the page. Legs logged before another pace line keep theirs.
+ */
+export const setPace =
+  (pace: EntryOf<'pace'>): Command =>
+  (outing, models) => {
+    const index = outing.entries.findLastIndex((entry) => entry.kind === 'pace');
+    const before = outing.entries[index];
+    const operation: Operation = before
+      ? { op: 'replace', index, before, after: pace }
+      : insertion(0, [pace]);
+    return checked(outing, models, [operation]);
+  };
+
+/** How many lines belong to the leg at an entry: the leg, and what was seen on it and from its end. */
+export function extentOfLeg(outing: Outing, index: number): number {
+  let end = index + 1;
+  while (outing.entries[end]?.kind === 'at' || outing.entries[end]?.kind === 'see') end++;
+  return end - index;
+}
+
+type Rows = { entry: Entry; was: number }[];
+
+/** Which entry made the station that each line refers to, -1 for the start. */
+function targetsOf(outing: Outing, solution: Solution): Map<number, number> {
+  const targets = new Map<number, number>();
+  let legs = 0;
+  outing.entries.forEach((entry, index) => {
+    if (entry.kind === 'leg') {
+      legs++;
+      const station = solution.stationOfLeg[legs]!;
+      if (station !== legs) targets.set(index, solution.entryOfLeg[station]!);
+    } else if (entry.kind === 'from') {
+      const station = solution.stations.find(entry.station, legs);
+      if (station !== undefined) targets.set(index, solution.entryOfLeg[station]!);
+    }
+  });
+  return targets;
+}
+
+/** Names of the stations that the rows make, by the entry that made them before. */
+function namesOf(startName: string, rows: Rows): Map<number, string> {
+  const names = new Map<number, string>([[-1, startName]]);
+  let legs = 0;
+  for (const { entry, was } of rows) {
+    if (entry.kind !== 'leg') continue;
+    legs++;
+    names.set(was, entry.to ?? String(legs));
+  }
+  return names;
+}
+
+const refersTo = (entry: Entry, name: string): Entry =>
+  entry.kind === 'from'
+    ? { ...entry, station: name }
+    : entry.kind === 'leg'
+      ? { ...entry, to: name }
+      : entry;
+
+const reference = (entry: Entry) =>
+  entry.kind === 'from' ? entry.station : entry.kind === 'leg' ? entry.to : undefined;
+
+/**
+ * Keeps every reference on the station that it meant when legs move, go or come: unnamed stations are
+ * called by their leg's number, which changes. `was` is the entry's index before, NaN for a new one.
+ */
+function relinked(
+  outing: Outing,
+  models: EarthModels | null,
+  startName: string,
+  rows: Rows,
+): Result<Rows, Fault | OutingFault> {
+  const solved = solve(outing, models);
+  if (!solved.ok) return solved;
+  const targets = targetsOf(outing, solved.value);
+  const names = namesOf(startName, rows);
+  const lost: number[] = [];
+  let lostName = '';
+  const linked = rows.map(({ entry, was }, index) => {
+    const target = targets.get(was);
+    const unchanged = reference(entry) === reference(outing.entries[was] ?? entry);
+    if (target === undefined || !unchanged) return { entry, was };
+    const name = names.get(target);
+    if (name === undefined) {
+      lost.push(index + 1);
+      lostName = reference(entry)!;
+      return { entry, was };
+    }
+    return name === reference(entry) ? { entry, was } : { entry: refersTo(entry, name), was };
+  });
+  if (lost.length > 0) return fail({ code: 'station-in-use', name: lostName, legs: lost });
+  return ok(linked);
+}
+
+const rowsOf = (outing: Outing): Rows => outing.entries.map((entry, was) => ({ entry, was }));
+
+/** Replacements for the lines that keep their place but changed, after the rest was put in or taken out. */
+const replacements = (rows: Rows, standing: readonly Entry[]): Operation[] =>
+  rows.flatMap(({ entry }, index) =>
+    entry === standing[index]
+      ? []
+      : [{ op: 'replace' as const, index, before: standing[index]!, after: entry }],
+  );
+
+function restructured(
+  outing: Outing,
+  models: EarthModels | null,
+  structural: Operation[],
+  rows: Rows,
+): Result<Operation[], Fault | OutingFault> {
+  const linked = relinked(outing, models, outing.start.name, rows);
+  if (!linked.ok) return linked;
+  const standing = rows.map(({ entry }) => entry);
+  return checked(outing, models, [...structural, ...replacements(linked.value, standing)]);
+}
+
+/** Removes the line at an entry; a leg takes with it what was seen on it. `seen` is the entry as the person saw it. */
+export const removeEntry =
+  (index: number, seen: Entry): Command =>
+  (outing, models) => {
+    const extent = seen.kind === 'leg' ? extentOfLeg(outing, index) : 1;
+    const gone = [seen, ...outing.entries.slice(index + 1, index + extent)];
+    const rows = rowsOf(outing).toSpliced(index, extent);
+    return restructured(outing, models, [{ op: 'remove', index, entries: gone }], rows);
+  };
+
+/** Puts a line in before an entry; `seen` is that entry as the person saw it. */
+export const insertEntry =
+  (index: number, seen: Entry, entry: Entry): Command =>
+  (outing, models) => {
+    if (!equal(outing.entries[index], seen)) return fail({ code: 'changed-elsewhere' });
+    const rows = rowsOf(outing).toSpliced(index, 0, { entry, was: NaN });
+    return restructured(outing, models, [insertion(index, [entry])], rows);
+  };
+
+/** Writes another line in the place of an entry; `seen` is the entry as the person saw it. */
+export const replaceEntry =
+  (index: number, seen: Entry, after: Entry): Command =>
+  (outing, models) => {
+    const rows = rowsOf(outing).with(index, { entry: after, was: index });
+    const structural: Operation = { op: 'replace', index, before: seen, after };
+    return restructured(outing, models, [structural], rows);
+  };
+
+/** Gives a station another name, wherever it is spoken of.  */
+export const renameStation =
+  (oldName: string, newName: string): Command =>
+  (outing, models) => {
+    const solved = solve(outing, models);
+    if (!solved.ok) return solved;
+    const { stations, entryOfLeg, traverse } = solved.value;
+    const point = stations.find(oldName, traverse.legs);
+    if (point === undefined) return fail({ code: 'unknown-station', name: oldName });
+    const valid = point === 0 ? isStartName(newName) : isStationName(newName);
+    if (!valid) return fail({ code: 'bad-name', name: newName });
+    const taken = stations.find(newName, traverse.legs);
+    if (taken !== undefined && taken !== point) return fail({ code: 'name-taken', name: newName });
+
+    const made = point === 0 ? -1 : entryOfLeg[point]!;
+    const rows = rowsOf(outing).map((row) =>
+      row.was === made ? { ...row, entry: refersTo(row.entry, newName) } : row,
+    );
+    const startName = point === 0 ? newName : outing.start.name;
+    const linked = relinked(outing, models, startName, rows);
+    if (!linked.ok) return linked;
+    const before = headerOf(outing);
+    const header: Operation[] =
+      point === 0
+        ? [
+            {
+              op: 'header',
+              before,
+              after: { ...before, start: { ...before.start, name: newName } },
+            },
+          ]
+        : [];
+    return checked(outing, models, [...header, ...replacements(linked.value, outing.entries)]);
+  };

@@ -1,0 +1,88 @@
+import { acrossVariance, alongVariance } from './error-model';
+import type { Fault, Field } from './faults';
+import type { Aim, BearingReading, EntryOf, Leg } from './logbook';
+import { towardTrue, workingNorth, type North, type Norths } from './north';
+import { bearingDegrees, metresAlong, paceMetres } from './reading';
+import type { Traverse } from './traverse';
+import { radians, type Degrees, type Metres } from './units';
+
+/** What the lines so far have set for the lines that follow. */
+export interface PageState {
+  /** Length of a pace in metres; NaN until a `pace` line is read. */
+  paceLength: Metres;
+  aim: Aim;
+  /** The north that a bearing without a letter is from. */
+  read: North;
+  /** What to add to a bearing from each north to get one from the working north; NaN when it is not known. */
+  readonly offset: Readonly<Record<North, Degrees>>;
+}
+
+/** The state at the top of a page. */
+export function topOfPage(norths: Norths): PageState {
+  const magneticOnly = workingNorth(norths) === 'magnetic';
+  const offset = (north: North) =>
+    magneticOnly && north === 'magnetic' ? 0 : (towardTrue(north, norths) ?? NaN);
+  return {
+    paceLength: NaN,
+    aim: 'landmark',
+    read: 'magnetic',
+    offset: { magnetic: offset('magnetic'), true: offset('true'), grid: offset('grid') },
+  };
+}
+
+/** Takes a setting line into account. */
+export function applySetting(state: PageState, entry: EntryOf<'read' | 'aim' | 'pace'>): void {
+  if (entry.kind === 'read') state.read = entry.north;
+  else if (entry.kind === 'aim') state.aim = entry.aim;
+  else state.paceLength = paceMetres(entry);
+}
+
+export interface FieldFault {
+  readonly fault: Fault;
+  readonly field: Field;
+}
+
+/** Why a bearing can't be used with the norths that are known; null when it can. */
+export function bearingFault(
+  state: PageState,
+  reading: BearingReading,
+  field: Field,
+): FieldFault | null {
+  if (reading.north === 'magnetic' || !Number.isNaN(state.offset[reading.north])) return null;
+  return { fault: { code: 'no-declination', north: reading.north }, field };
+}
+
+/** Brings b, in (-360, 720), into [0, 360): cheaper than a remainder, and called once a leg. */
+const wrapped = (b: number) => {
+  const turned = b < 0 ? b + 360 : b >= 360 ? b - 360 : b;
+  return turned >= 360 ? 0 : turned;
+};
+
+/**
+ * Fills row k of the leg columns from what was written, all but where the leg leaves from. Returns why it
+ * can't, or null. Paces measure along the slope: horizontal = along × cos(slope).
+ */
+export function fillRow(
+  traverse: Traverse,
+  k: number,
+  leg: Leg,
+  state: PageState,
+): FieldFault | null {
+  const offset = state.offset[leg.bearing.north];
+  if (offset !== offset) return bearingFault(state, leg.bearing, 'bearing');
+  if (leg.back !== undefined) {
+    const fault = bearingFault(state, leg.back, 'back');
+    if (fault) return fault;
+  }
+  const along = metresAlong(leg.distance, state.paceLength);
+  if (along !== along) {
+    const unit = leg.distance.unit === 'steps' ? 'steps' : 'paces';
+    return { fault: { code: 'no-pace', unit }, field: 'distance' };
+  }
+  const slope = leg.slopeDegrees;
+  traverse.bearingDegrees[k] = wrapped(bearingDegrees(leg.bearing) + offset);
+  traverse.lengthMetres[k] = slope === undefined ? along : along * Math.cos(radians(slope));
+  traverse.alongVariance[k] = alongVariance(leg.distance.unit);
+  traverse.acrossVariance[k] = acrossVariance(state.aim);
+  return null;
+}

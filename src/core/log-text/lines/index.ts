@@ -1,0 +1,30 @@
+import type { LineKind } from '../line-kind';
+import { aimLine, atLine, fromLine, paceLine, readNorthLine, seeLine } from './entries';
+import {
+  convergenceLine,
+  dateLine,
+  declinationLine,
+  headerLine,
+  outingLine,
+  showLine,
+  startLine,
+} from './headers';
+
+/** Every line that begins with a keyword. A new kind is one more row here; what matches none is a leg. */
+export const LINE_KINDS: ReadonlyMap<string, LineKind> = new Map(
+  [
+    headerLine,
+    outingLine,
+    dateLine,
+    startLine,
+    declinationLine,
+    convergenceLine,
+    showLine,
+    readNorthLine,
+    aimLine,
+    paceLine,
+    fromLine,
+    atLine,
+    seeLine,
+  ].map((kind) => [kind.keyword, kind]),
+);

@@ -1,0 +1,118 @@
+import type { AngleReading, BearingReading, DistanceReading, Entry, Leg, Outing } from '../logbook';
+import type { North } from '../north';
+import { plainDecimal } from '../units';
+
+const LETTER: Readonly<Record<North, string>> = { magnetic: 'M', true: 'T', grid: 'G' };
+const UNIT: Readonly<Record<Exclude<DistanceReading['unit'], 'minutes'>, string>> = {
+  paces: 'p',
+  steps: 's',
+  metres: 'm',
+  kilometres: 'km',
+  feet: 'ft',
+  yards: 'yd',
+  miles: 'mi',
+};
+
+/** A bearing as written in a log; its north's letter is left out where `read` says it. */
+export function writeBearing(reading: BearingReading, read: North): string {
+  const letter = reading.north === read ? '' : LETTER[reading.north];
+  switch (reading.unit) {
+    case 'wind':
+      return reading.wind + letter;
+    case 'quadrant':
+      return reading.from + plainDecimal(reading.value) + reading.toward + letter;
+    default: {
+      const unit = reading.unit === 'degrees' ? '' : reading.unit === 'mils' ? 'mil' : 'gon';
+      const number = plainDecimal(reading.value);
+      const padded =
+        unit === '' ? number.replace(/^\d+/, (whole) => whole.padStart(3, '0')) : number;
+      return padded + unit + letter + (reading.word ? ` ${reading.word}` : '');
+    }
+  }
+}
+
+export const writeDistance = (reading: DistanceReading): string =>
+  reading.unit === 'minutes'
+    ? `${plainDecimal(reading.value)}min@${plainDecimal(reading.kilometresPerHour)}kmh`
+    : plainDecimal(reading.value) + UNIT[reading.unit];
+
+export const writeAngle = ({ degrees, minutes, toward }: AngleReading): string =>
+  minutes === undefined
+    ? `${plainDecimal(degrees)} ${toward}`
+    : `${plainDecimal(degrees)}°${plainDecimal(minutes)}' ${toward}`;
+
+const slopeText = (slope: number) =>
+  slope < 0 ? ` down ${plainDecimal(-slope)}` : ` up ${plainDecimal(slope + 0)}`;
+
+function writeLeg(leg: Leg, read: North): string {
+  let text = `${writeBearing(leg.bearing, read)} ${writeDistance(leg.distance)}`;
+  if (leg.back) text += ` back ${writeBearing(leg.back, read)}`;
+  if (leg.slopeDegrees !== undefined) text += slopeText(leg.slopeDegrees);
+  if (leg.time !== undefined) text += ` @${leg.time}`;
+  if (leg.to !== undefined) text += ` > ${leg.to}`;
+  return text;
+}
+
+const PACE_UNIT = { 'per-100-m': 'per 100 m', metres: 'm', feet: 'ft' } as const;
+
+const noted = (text: string, note: string | undefined) =>
+  note === undefined ? text : `${text} ; ${note}`;
+
+/** One line of the log, without the line break. `read` is the north of bearings without a letter. */
+export function writeEntry(entry: Entry, read: North): string {
+  switch (entry.kind) {
+    case 'leg':
+      return noted(writeLeg(entry, read), entry.note);
+    case 'from':
+      return noted(`from ${entry.station}`, entry.note);
+    case 'at': {
+      const side =
+        entry.side === undefined ? '' : ` ${entry.side} ${plainDecimal(entry.sideMetres ?? 0)}`;
+      return `  at ${plainDecimal(entry.metres)}${side} ; ${entry.what}`;
+    }
+    case 'see':
+      return `  see ${writeBearing(entry.bearing, read)} ; ${entry.what}`;
+    case 'read':
+      return noted(`read ${entry.north}`, entry.note);
+    case 'aim':
+      return noted(`aim ${entry.aim}`, entry.note);
+    case 'pace':
+      return noted(`pace ${plainDecimal(entry.value)} ${PACE_UNIT[entry.unit]}`, entry.note);
+  }
+}
+
+function headerLines(outing: Outing): string[] {
+  const { date, start, declination, convergence, show } = outing;
+  const lines = ['cairn-back log 1'];
+  if (outing.name !== '') lines.push(`outing ${outing.name}`);
+  if (date) lines.push(noted(`date ${date.day}${date.time ? ` ${date.time}` : ''}`, date.note));
+  const place = start.position
+    ? ` at ${plainDecimal(start.position.latitude)} ${plainDecimal(start.position.longitude)}`
+    : '';
+  lines.push(noted(`start ${start.name}${place}`, start.note));
+  let declared: string = declination.source;
+  if (declination.source === 'typed') declared = writeAngle(declination.angle);
+  if (declination.source === 'margin') {
+    const month = declination.month ? `-${String(declination.month).padStart(2, '0')}` : '';
+    const change = writeAngle(declination.changePerYear);
+    declared = `${writeAngle(declination.angle)} in ${declination.year}${month} change ${change} a year`;
+  }
+  lines.push(noted(`declination ${declared}`, declination.note));
+  if (convergence) {
+    const angle = convergence.source === 'model' ? 'model' : writeAngle(convergence.angle);
+    lines.push(noted(`convergence ${angle}`, convergence.note));
+  }
+  if (show.north !== 'magnetic' || show.note) lines.push(noted(`show ${show.north}`, show.note));
+  return lines;
+}
+
+/** An outing as the canonical text of its log: reading it and writing it again gives the same text. */
+export function writeLog(outing: Outing): string {
+  const lines = headerLines(outing);
+  let read: North = 'magnetic';
+  for (const entry of outing.entries) {
+    lines.push(writeEntry(entry, read));
+    if (entry.kind === 'read') read = entry.north;
+  }
+  return `${lines.join('\n')}\n`;
+}

@@ -1,0 +1,205 @@
+import { z } from 'zod';
+import { WINDS } from './angle';
+import { NORTHS } from './north';
+
+/**
+ * The logbook: the one definition of what an outing is. Types, checks and the published JSON Schema
+ * come from here. Everything is kept as it was read; nothing that can be computed is stored.
+ */
+
+/** An object that keeps the fields it does not know (a later version's), yet is typed by those it does. */
+const open = <Shape extends z.ZodRawShape>(shape: Shape): z.ZodObject<Shape> =>
+  z.looseObject(shape) as unknown as z.ZodObject<Shape>;
+
+/** The largest number a reading may hold: beyond it a slip of the finger is certain. */
+export const LARGEST_READING = 1_000_000;
+const amount = z.number().gt(0).max(LARGEST_READING);
+
+const oneLine = (text: string) => !/[\n\r]/.test(text) && text === text.trim();
+const noteText = z
+  .string()
+  .min(1)
+  .max(2000)
+  .refine(oneLine, 'one line, without spaces at its ends');
+
+/** True when a station may be called this: one line, no spaces at its ends, no semicolon. */
+export const isStationName = (name: string) =>
+  name.length > 0 && name.length <= 200 && oneLine(name) && !name.includes(';');
+const stationName = z
+  .string()
+  .refine(isStationName, 'a station name: one line of 1 to 200 characters without a semicolon');
+
+/** In the log a start's name ends where ` at ` and a number begin: a name that holds these can't be written. */
+export const isStartName = (name: string) =>
+  isStationName(name) && !/(^|\s)at\s+[-+.\d]/i.test(name);
+
+const degreesUpTo = (most: number) => z.number().min(0).max(most);
+const north = z.enum(NORTHS);
+const wind = z.enum(WINDS);
+
+const bearingReading = z.discriminatedUnion('unit', [
+  open({ unit: z.literal('degrees'), value: degreesUpTo(360), word: wind.optional(), north }),
+  open({ unit: z.literal('mils'), value: degreesUpTo(6400), word: wind.optional(), north }),
+  open({ unit: z.literal('gon'), value: degreesUpTo(400), word: wind.optional(), north }),
+  open({
+    unit: z.literal('quadrant'),
+    from: z.enum(['N', 'S']),
+    value: degreesUpTo(90),
+    toward: z.enum(['E', 'W']),
+    north,
+  }),
+  open({ unit: z.literal('wind'), wind, north }),
+]);
+export type BearingReading = z.infer<typeof bearingReading>;
+
+export const LENGTH_UNITS = [
+  'paces',
+  'steps',
+  'metres',
+  'kilometres',
+  'feet',
+  'yards',
+  'miles',
+] as const;
+const distanceReading = z.discriminatedUnion('unit', [
+  open({ unit: z.enum(LENGTH_UNITS), value: amount }),
+  open({ unit: z.literal('minutes'), value: amount, kilometresPerHour: amount }),
+]);
+export type DistanceReading = z.infer<typeof distanceReading>;
+
+const angleReading = open({
+  degrees: degreesUpTo(180),
+  minutes: z.number().min(0).lt(60).optional(),
+  toward: z.enum(['E', 'W']),
+});
+export type AngleReading = z.infer<typeof angleReading>;
+
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM');
+const note = noteText.optional();
+
+const entry = z.discriminatedUnion('kind', [
+  open({
+    kind: z.literal('leg'),
+    bearing: bearingReading,
+    distance: distanceReading,
+    back: bearingReading.optional(),
+    /** Along-slope angle, up positive. */
+    slopeDegrees: z.number().gt(-90).lt(90).optional(),
+    time: clock.optional(),
+    /** The name of the station where it ends; one that already stands is a return to it. */
+    to: stationName.optional(),
+    note,
+  }),
+  open({ kind: z.literal('from'), station: stationName, note }),
+  open({
+    kind: z.literal('at'),
+    metres: z.number().min(0).max(LARGEST_READING),
+    side: z.enum(['left', 'right']).optional(),
+    sideMetres: z.number().min(0).max(LARGEST_READING).optional(),
+    what: noteText,
+  }),
+  open({ kind: z.literal('see'), bearing: bearingReading, what: noteText }),
+  open({ kind: z.literal('read'), north, note }),
+  open({ kind: z.literal('aim'), aim: z.enum(['needle', 'landmark', 'sighted']), note }),
+  open({
+    kind: z.literal('pace'),
+    unit: z.enum(['per-100-m', 'metres', 'feet']),
+    value: amount,
+    note,
+  }),
+]);
+export type Entry = z.infer<typeof entry>;
+export type EntryOf<Kind extends Entry['kind']> = Extract<Entry, { kind: Kind }>;
+export type Leg = EntryOf<'leg'>;
+export type Aim = EntryOf<'aim'>['aim'];
+
+const declination = z.discriminatedUnion('source', [
+  open({ source: z.literal('none'), note }),
+  open({ source: z.literal('model'), note }),
+  open({ source: z.literal('typed'), angle: angleReading, note }),
+  open({
+    source: z.literal('margin'),
+    angle: angleReading,
+    year: z.number().int().min(1600).max(2500),
+    month: z.number().int().min(1).max(12).optional(),
+    changePerYear: angleReading,
+    note,
+  }),
+]);
+export type DeclinationSetting = z.infer<typeof declination>;
+
+const convergence = z.discriminatedUnion('source', [
+  open({ source: z.literal('model'), note }),
+  open({ source: z.literal('typed'), angle: angleReading, note }),
+]);
+export type ConvergenceSetting = z.infer<typeof convergence>;
+
+/** True for a day that is in the calendar (Gregorian, years 1600 to 2500). */
+export function isCalendarDay(text: string): boolean {
+  const found = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
+  if (!found) return false;
+  const [year, month, day] = [Number(found[1]), Number(found[2]), Number(found[3])];
+  const days = new Date(Date.UTC(year, month, 0)).getUTCDate();
+  return year >= 1600 && year <= 2500 && month >= 1 && month <= 12 && day >= 1 && day <= days;
+}
+
+const position = open({
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180),
+});
+export type Position = z.infer<typeof position>;
+
+const header = {
+  name: z.string().max(200).refine(oneLine, 'one line, without spaces at its ends'),
+  date: open({
+    day: z.string().refine(isCalendarDay, 'a day as YYYY-MM-DD'),
+    time: clock.optional(),
+    note,
+  }).optional(),
+  start: open({
+    name: z
+      .string()
+      .refine(isStartName, 'a station name without a semicolon, and without "at" before a number'),
+    position: position.optional(),
+    note,
+  }),
+  declination,
+  convergence: convergence.optional(),
+  show: open({ north, note }),
+};
+export const headerSchema = open(header);
+export type Header = z.infer<typeof headerSchema>;
+
+export const entrySchema = entry;
+export const outingSchema = open({
+  id: z.string().min(1).max(100),
+  ...header,
+  entries: z.array(entry),
+});
+export type Outing = z.infer<typeof outingSchema>;
+
+export const logbookSchema = open({
+  format: z.literal('cairn-back/logbook'),
+  version: z.literal(1),
+  exportedAt: z.iso.datetime({ offset: true }),
+  outings: z.array(outingSchema),
+  /** Kept for the pace profiles to come; a reader keeps what it finds. */
+  paceProfiles: z.array(z.looseObject({})),
+});
+export type Logbook = z.infer<typeof logbookSchema>;
+
+/** An outing with nothing on its page. */
+export const blankOuting = (id: string, name = ''): Outing => ({
+  id,
+  name,
+  start: { name: 'Start' },
+  declination: { source: 'none' },
+  show: { north: 'magnetic' },
+  entries: [],
+});
+
+/** The header of an outing, without its entries. */
+export function headerOf(outing: Outing): Header {
+  const { id: _id, entries: _entries, ...rest } = outing;
+  return rest;
+}

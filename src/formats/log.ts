@@ -1,0 +1,17 @@
+import { readLog } from '../core/log-text/read-log';
+import { writeLog } from '../core/log-text/write-log';
+import { ok } from '../core/result';
+import { logbookOf } from './json';
+import type { Format } from './format';
+
+/** The plain-text log: one outing a file. */
+export const logFormat: Format = {
+  name: 'log',
+  mediaType: 'text/plain',
+  fileEnding: '.log.txt',
+  read(text, models) {
+    const log = readLog(text, 'outing', models);
+    return log.ok ? ok(logbookOf([log.value.outing], new Date(0).toISOString())) : log;
+  },
+  write: (logbook) => logbook.outings.map(writeLog).join('\n'),
+};

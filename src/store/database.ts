@@ -1,0 +1,16 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { ChangeRecord } from './change';
+
+/** The version of the schema below; a database with a higher one was written by a newer app. */
+export const SCHEMA_VERSION = 1;
+
+/** The app's database: one table, the journals of all outings. */
+export class CairnDatabase extends Dexie {
+  declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
+
+  constructor(name = 'cairn-back') {
+    // Strict: a transaction is complete only when its data are on the disk, not in the system's buffer.
+    super(name, { chromeTransactionDurability: 'strict' });
+    this.version(SCHEMA_VERSION).stores({ changes: '[outing+number]' });
+  }
+}

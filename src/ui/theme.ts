@@ -1,0 +1,64 @@
+import { theme as antdTheme, type ThemeConfig } from 'antd';
+import type { Light } from './light-script';
+
+/** The seed colours of the component library by light: the same values as in app/globals.css. */
+const COLOURS: Readonly<
+  Record<Light, Record<'paper' | 'field' | 'ink' | 'soft' | 'rule' | 'rowan' | 'onInk', string>>
+> = {
+  day: {
+    paper: '#f5f2ea',
+    field: '#fffdf7',
+    ink: '#24323b',
+    soft: '#4d5a60',
+    rule: '#8c9a86',
+    rowan: '#a3321f',
+    onInk: '#ffffff',
+  },
+  dark: {
+    paper: '#1b252b',
+    field: '#141c21',
+    ink: '#e9e6dc',
+    soft: '#b3bab5',
+    rule: '#5d6b70',
+    rowan: '#ff8b73',
+    onInk: '#12191e',
+  },
+  night: {
+    paper: '#140605',
+    field: '#0d0303',
+    ink: '#e4614b',
+    soft: '#cf5541',
+    rule: '#8a3a2e',
+    rowan: '#ff7a5f',
+    onInk: '#140605',
+  },
+};
+
+/** The component library in the look of the page: paper and ink, pebble shapes, no shadows. */
+export function themeFor(light: Light): ThemeConfig {
+  const colour = COLOURS[light];
+  return {
+    algorithm: light === 'day' ? antdTheme.defaultAlgorithm : antdTheme.darkAlgorithm,
+    token: {
+      colorPrimary: colour.ink,
+      colorTextLightSolid: colour.onInk,
+      colorText: colour.ink,
+      colorTextDescription: colour.soft,
+      colorTextPlaceholder: colour.soft,
+      colorBgBase: colour.paper,
+      colorBgContainer: colour.field,
+      colorBgElevated: colour.paper,
+      colorBorder: colour.rule,
+      colorError: colour.rowan,
+      colorErrorText: colour.rowan,
+      colorLink: colour.ink,
+      fontFamily: "'Atkinson Hyperlegible', sans-serif",
+      fontSize: 16,
+      borderRadius: 14,
+      controlHeight: 44,
+      boxShadow: 'none',
+      boxShadowSecondary: `0 0 0 1px ${colour.rule}`,
+    },
+    components: { Button: { primaryShadow: 'none', defaultShadow: 'none', dangerShadow: 'none' } },
+  };
+}

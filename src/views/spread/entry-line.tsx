@@ -1,0 +1,151 @@
+'use client';
+import { FormOutlined } from '@ant-design/icons';
+import { Button } from 'antd';
+import { useState, type KeyboardEvent, type RefObject } from 'react';
+import { faultWords, nearestReadings } from '@/core/fault-words';
+import type { Understanding } from '@/core/log-text/understand';
+import styles from './entry-line.module.css';
+import { entryWords, WORDS } from './words';
+
+interface Props {
+  input: RefObject<HTMLInputElement | null>;
+  text: string;
+  understanding: Understanding;
+  /** What is being changed, when the line replaces one that stands. */
+  editing: string | null;
+  status: string;
+  onText: (text: string) => void;
+  onSave: () => void;
+  onCancel: () => void;
+  onForm: () => void;
+}
+
+/** Where a leg is typed as on paper; below it, how it is understood so far, or what stands in the way. */
+export function EntryLine(props: Props) {
+  const { input, text, understanding, editing, status, onText, onSave, onCancel, onForm } = props;
+  const [scrolled, setScrolled] = useState(0);
+  const fault = understanding.kind === 'fault' ? understanding : null;
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
+      event.preventDefault();
+      onSave();
+    } else if (event.key === 'Escape') {
+      onCancel();
+    }
+  };
+  const replaceAtFault = (reading: string) => {
+    onText(mended(text, reading, understanding));
+    input.current?.focus();
+  };
+
+  return (
+    <div className={styles.entry}>
+      {editing && (
+        <p className={styles.editing}>
+          {editing}
+          <button type="button" className={styles.take} onClick={onCancel}>
+            {WORDS.cancel}
+          </button>
+        </p>
+      )}
+      <div className={styles.field}>
+        <input
+          ref={input}
+          className={fault ? `${styles.input} ${styles.wrong}` : styles.input}
+          value={text}
+          onChange={(event) => onText(event.target.value)}
+          onKeyDown={onKeyDown}
+          onScroll={(event) => setScrolled(event.currentTarget.scrollLeft)}
+          placeholder={WORDS.entryHint}
+          aria-label={WORDS.entryLabel}
+          aria-invalid={fault !== null}
+          aria-describedby="understanding"
+          autoComplete="off"
+          autoCapitalize="off"
+          autoCorrect="off"
+          spellCheck={false}
+          enterKeyHint="done"
+        />
+        {fault && (
+          <span
+            className={styles.marker}
+            data-column={fault.column}
+            aria-hidden="true"
+            style={{ '--column': fault.column - 1, '--scrolled': `${scrolled}px` } as object}
+          />
+        )}
+      </div>
+      <div className={styles.below}>
+        <div id="understanding" className={styles.understanding} aria-live="polite">
+          {fault ? (
+            <Fault fault={fault} onTake={replaceAtFault} />
+          ) : (
+            understood(understanding) || status
+          )}
+        </div>
+        <Button
+          icon={<FormOutlined />}
+          aria-label={WORDS.form}
+          title={WORDS.form}
+          onClick={onForm}
+        />
+        <Button
+          type="primary"
+          onClick={onSave}
+          disabled={understanding.kind === 'nothing' || fault !== null}
+        >
+          {editing ? WORDS.saveEdit : WORDS.save}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function Fault({
+  fault,
+  onTake,
+}: {
+  fault: Extract<Understanding, { kind: 'fault' }>;
+  onTake: (reading: string) => void;
+}) {
+  return (
+    <span className={styles.fault}>
+      {faultWords(fault.fault)}{' '}
+      {nearestReadings(fault.fault).map((reading) => (
+        <button key={reading} type="button" className={styles.take} onClick={() => onTake(reading)}>
+          {WORDS.take(reading)}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+/** The text with a reading in the place of what could not be read. */
+function mended(text: string, reading: string, understanding: Understanding): string {
+  if (understanding.kind !== 'fault') return text;
+  const { fault, column } = understanding;
+  const after = (from: number) => text.slice(from).replace(/^\S+/, '');
+  if (fault.code === 'word-contradicts-number') {
+    return `${reading}${after(column - 1)}`;
+  }
+  // A reading of the whole line replaces it; one of a part replaces that part.
+  if (fault.code === 'unexpected' && fault.expected === 'leg-part') return reading;
+  if (fault.code === 'unexpected' && fault.expected === 'line') return reading;
+  if (fault.code === 'unknown-station') return `${text.slice(0, column - 1)}${reading}`;
+  const start = text.slice(0, column - 1).search(/\S*\s*$/);
+  const begins =
+    fault.code === 'unexpected' && fault.found === '' ? Math.max(0, start) : column - 1;
+  const glued = /\d$/.test(text.slice(0, column - 1)) ? Math.max(0, start) : begins;
+  return `${text.slice(0, glued)}${reading}${after(column - 1)}`;
+}
+
+function understood(understanding: Understanding): string {
+  if (understanding.kind === 'entry') {
+    return entryWords(understanding.entry, understanding.ghost?.lengthMetres ?? null);
+  }
+  if (understanding.kind === 'header') {
+    return `For the whole outing: ${Object.keys(understanding.header).join(', ')}`;
+  }
+  return '';
+}

@@ -1,0 +1,242 @@
+'use client';
+import { RedoOutlined, SettingOutlined, UndoOutlined } from '@ant-design/icons';
+import { Button } from 'antd';
+import dynamic from 'next/dynamic';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Outing } from '@/core/logbook';
+import { stationName, type Solution } from '@/core/solve';
+import { CairnMark } from '@/ui/cairn-mark';
+import { STORE_WORDS } from '@/ui/store-words';
+import { EntryLine } from './entry-line';
+import { isLeg, leafRows, legAt } from './leaf-rows';
+import { LogLeaf } from './log-leaf';
+import { Rescue } from './rescue';
+import { SketchLeaf } from './sketch-leaf';
+import styles from './spread.module.css';
+import { useKeys } from './use-keys';
+import type { OpenOuting } from './use-outing';
+import { useSpread } from './use-spread';
+import { WayHomeStrip, type WayEnds } from './way-home-strip';
+import { editingWords, northsSentence, WORDS } from './words';
+
+const LegForm = dynamic(() => import('./leg-form').then((it) => it.LegForm), { ssr: false });
+const SettingsDrawer = dynamic(() => import('./settings-drawer').then((it) => it.SettingsDrawer), {
+  ssr: false,
+});
+const RenameDialog = dynamic(() => import('./rename-dialog').then((it) => it.RenameDialog), {
+  ssr: false,
+});
+const WayEndsDialog = dynamic(() => import('./way-ends-dialog').then((it) => it.WayEndsDialog), {
+  ssr: false,
+});
+
+type Dialog = 'form' | 'settings' | 'rename' | 'ends' | null;
+
+/** The open book: log on the left leaf, sketch on the right, the way home across the foot. */
+export function SpreadBook({
+  open,
+  outing,
+  solution,
+}: {
+  open: OpenOuting;
+  outing: Outing;
+  solution: Solution;
+}) {
+  const spread = useSpread(open, outing, solution);
+  const { selected, setSelected, understanding, editing, edit, remove, step } = spread;
+  const [dialog, setDialog] = useState<Dialog>(null);
+  const [tab, setTab] = useState<'log' | 'sketch'>('log');
+  const [ends, setEnds] = useState<WayEnds | null>(null);
+  const rows = useMemo(() => leafRows(solution), [solution]);
+  const name = outing.name || WORDS.untitled;
+
+  useEffect(() => {
+    document.title = `${name} · Cairn Back`;
+  }, [name]);
+  useKeys(step, spread.text === '');
+
+  // Stations that a change took away can't stay the ends of a way.
+  const known =
+    ends && ends.from <= solution.traverse.legs && ends.to <= solution.traverse.legs ? ends : null;
+  const ghost = !editing && understanding.kind === 'entry' ? understanding.ghost : null;
+  const leg = selected === null ? 0 : legAt(solution, selected);
+  const chosen = selected === null ? undefined : outing.entries[selected];
+  const chosenStation = leg > 0 ? solution.stationOfLeg[leg]! : 0;
+
+  const selectLeg = useCallback(
+    (wanted: number) => setSelected(wanted > 0 ? solution.entryOfLeg[wanted]! : null),
+    [solution, setSelected],
+  );
+
+  return (
+    <div className={styles.spread}>
+      <header className={styles.header}>
+        {/* A whole page load: it works from the offline cache like any other. */}
+        <a href="/" aria-label={WORDS.toShelf} title={WORDS.toShelf} className={styles.brand}>
+          <CairnMark />
+          <span>Cairn Back</span>
+        </a>
+        <h1 className={styles.title}>{name}</h1>
+        <p className={styles.norths}>{northsSentence(solution.norths, outing.show.north)}</p>
+        <Button
+          type="text"
+          icon={<UndoOutlined />}
+          aria-label={WORDS.undo}
+          title={WORDS.undo}
+          disabled={open.page?.undoable.length === 0}
+          onClick={() => step('undo')}
+        />
+        <Button
+          type="text"
+          icon={<RedoOutlined />}
+          aria-label={WORDS.redo}
+          title={WORDS.redo}
+          disabled={open.page?.redoable.length === 0}
+          onClick={() => step('redo')}
+        />
+        <Button
+          type="text"
+          icon={<SettingOutlined />}
+          aria-label={WORDS.settings}
+          title={WORDS.settings}
+          onClick={() => setDialog('settings')}
+        />
+      </header>
+      {spread.unsaved && (
+        <Rescue
+          words={STORE_WORDS[spread.unsaved.fault]}
+          text={spread.unsaved.text}
+          onRetry={spread.retry}
+        />
+      )}
+      <div className={styles.tabs} role="tablist" aria-label="Leaves">
+        {(['log', 'sketch'] as const).map((leaf) => (
+          <button
+            key={leaf}
+            type="button"
+            role="tab"
+            id={`tab-${leaf}`}
+            aria-controls={`leaf-${leaf}`}
+            aria-selected={tab === leaf}
+            className={styles.tab}
+            onClick={() => setTab(leaf)}
+          >
+            {WORDS[leaf]}
+          </button>
+        ))}
+      </div>
+      <main className={styles.leaves} data-tab={tab}>
+        <section id="leaf-log" className={styles.logLeaf} aria-label={WORDS.log}>
+          <LogLeaf
+            rows={rows}
+            selected={selected}
+            onSelect={setSelected}
+            onEdit={edit}
+            onRemove={remove}
+          />
+          {Number.isNaN(solution.end.paceLength) && (
+            <p className={styles.hint}>
+              {WORDS.noPace}{' '}
+              <Button size="small" onClick={() => setDialog('settings')}>
+                {WORDS.setPace}
+              </Button>
+            </p>
+          )}
+          {chosen && selected !== null && !editing && (
+            <div
+              className={styles.tools}
+              role="toolbar"
+              aria-label={isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}
+            >
+              <b>{isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}</b>
+              <Button type="text" onClick={() => edit(selected)}>
+                {WORDS.edit}
+              </Button>
+              <Button type="text" onClick={() => spread.insertBefore(selected)}>
+                {WORDS.insert}
+              </Button>
+              <Button type="text" onClick={() => remove(selected)}>
+                {WORDS.remove}
+              </Button>
+              {isLeg(chosen) && (
+                <>
+                  <Button type="text" onClick={() => setDialog('rename')}>
+                    {WORDS.name}
+                  </Button>
+                  <Button type="text" onClick={() => setEnds({ from: chosenStation, to: 0 })}>
+                    {WORDS.wayFromHere}
+                  </Button>
+                </>
+              )}
+            </div>
+          )}
+          <EntryLine
+            input={spread.input}
+            text={spread.text}
+            understanding={understanding}
+            editing={editing ? (leg > 0 ? WORDS.legNumber(leg).toLowerCase() : 'this line') : null}
+            status={spread.status}
+            onText={spread.setText}
+            onSave={spread.save}
+            onCancel={spread.clearLine}
+            onForm={() => setDialog('form')}
+          />
+        </section>
+        <section id="leaf-sketch" className={styles.sketchLeaf} aria-label={WORDS.sketch}>
+          <SketchLeaf
+            solution={solution}
+            leg={leg}
+            ghost={ghost}
+            ends={known}
+            onSelectLeg={selectLeg}
+          />
+        </section>
+      </main>
+      <WayHomeStrip
+        solution={solution}
+        ends={known}
+        ghost={ghost?.home ?? null}
+        onChoose={() => setDialog('ends')}
+        onStraightHome={() => setEnds(null)}
+      />
+      {dialog === 'form' && (
+        <LegForm
+          solution={solution}
+          leg={
+            editing?.how === 'replace' && isLeg(editing.seen)
+              ? editing.seen
+              : understanding.kind === 'entry' && isLeg(understanding.entry)
+                ? understanding.entry
+                : null
+          }
+          onSave={(entry) => {
+            setDialog(null);
+            void spread.saveEntry(entry);
+          }}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'settings' && (
+        <SettingsDrawer outing={outing} onSave={spread.setUp} onClose={() => setDialog(null)} />
+      )}
+      {dialog === 'rename' && (
+        <RenameDialog
+          name={stationName(solution, chosenStation)}
+          onRename={(to) => spread.rename(stationName(solution, chosenStation), to)}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'ends' && (
+        <WayEndsDialog
+          solution={solution}
+          ends={known ?? { from: solution.current, to: 0 }}
+          onChoose={(chosenEnds) => {
+            setEnds(chosenEnds);
+            setDialog(null);
+          }}
+          onClose={() => setDialog(null)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { faultWords } from '@/core/fault-words';
+import {
+  addEntry,
+  changeHeader,
+  insertEntry,
+  removeEntry,
+  renameStation,
+  replaceEntry,
+  setPace,
+  type Command,
+} from '@/core/edit/commands';
+import { applied } from '@/core/edit/operations';
+import { understand, type Understanding } from '@/core/log-text/understand';
+import { writeEntry, writeLog } from '@/core/log-text/write-log';
+import type { Entry, Header, Outing } from '@/core/logbook';
+import type { Solution } from '@/core/solve';
+import type { Outcome } from '@/store/outing-session';
+import type { StoreFault } from '@/store/store-fault';
+import type { SetUp } from './settings-drawer';
+import type { OpenOuting } from './use-outing';
+import { lineWords, WORDS } from './words';
+
+/** A change that the store would not take: what it was, and the log as it would stand with it. */
+export interface Unsaved {
+  readonly fault: StoreFault;
+  readonly command: Command;
+  readonly text: string;
+}
+
+/** What the entry line writes to instead of the end of the page: the place of a line, or the one before it. */
+interface Editing {
+  readonly how: 'replace' | 'insert';
+  readonly index: number;
+  readonly seen: Entry;
+}
+
+const short = (entry: Entry) => writeEntry(entry, 'magnetic').trim().slice(0, 60);
+
+/** What goes on while someone works on a spread: the line being typed, what is chosen, what was saved. */
+export function useSpread(open: OpenOuting, outing: Outing, solution: Solution | null) {
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState('');
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [status, setStatus] = useState('');
+  const [refused, setRefused] = useState<string | null>(null);
+  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
+
+  const understanding = useMemo<Understanding>(
+    () => (solution ? understand(text, solution) : { kind: 'nothing' }),
+    [text, solution],
+  );
+
+  const report = useCallback(
+    (outcome: Outcome, command: Command, said: string): string | null => {
+      if (outcome.kind === 'saved') {
+        setUnsaved(null);
+        setRefused(null);
+        setStatus(said);
+        return null;
+      }
+      if (outcome.kind === 'refused') {
+        setRefused(faultWords(outcome.fault));
+        return faultWords(outcome.fault);
+      }
+      const operations = command(outing, open.models);
+      const after = operations.ok ? applied(outing, operations.value) : null;
+      const log = writeLog(after?.ok ? after.value : outing);
+      setUnsaved({ fault: outcome.fault, command, text: log });
+      return WORDS.log;
+    },
+    [open.models, outing],
+  );
+
+  const run = useCallback(
+    async (command: Command, said: string) => report(await open.run(command), command, said),
+    [open, report],
+  );
+
+  const clearLine = useCallback(() => {
+    setText('');
+    setEditing(null);
+    setRefused(null);
+    input.current?.focus();
+  }, []);
+
+  const saveEntry = useCallback(
+    async (entry: Entry) => {
+      const command = editing ? replaceEntry(editing.index, editing.seen, entry) : addEntry(entry);
+      if ((await run(command, WORDS.saved(short(entry)))) === null) clearLine();
+    },
+    [editing, run, clearLine],
+  );
+
+  const save = useCallback(async () => {
+    if (understanding.kind === 'entry') await saveEntry(understanding.entry);
+    if (understanding.kind === 'header') {
+      const { header } = understanding;
+      const command = changeHeader((before) => ({ ...before, ...header }) as Header);
+      if ((await run(command, WORDS.saved(text.trim()))) === null) clearLine();
+    }
+  }, [understanding, saveEntry, run, text, clearLine]);
+
+  const edit = useCallback(
+    (index: number) => {
+      const seen = outing.entries[index];
+      if (!seen || !solution) return;
+      setSelected(index);
+      setEditing({ how: 'replace', index, seen });
+      setText(writeEntry(seen, solution.end.read).trim());
+      input.current?.focus();
+    },
+    [outing, solution],
+  );
+
+  const insertBefore = useCallback(
+    (index: number) => {
+      const seen = outing.entries[index];
+      if (!seen) return;
+      setEditing({ how: 'insert', index, seen });
+      setText('');
+      input.current?.focus();
+    },
+    [outing],
+  );
+
+  const remove = useCallback(
+    async (index: number) => {
+      const seen = outing.entries[index];
+      if (!seen) return;
+      const done = await run(
+        removeEntry(index, seen),
+        `Removed: ${lineWords(seen)}. Undo brings it back.`,
+      );
+      if (done === null) setSelected(null);
+    },
+    [outing, run],
+  );
+
+  const rename = (from: string, to: string) =>
+    run(renameStation(from, to), `${from} is now called ${to}.`);
+
+  const setUp = async ({ header, pace }: SetUp): Promise<string | null> => {
+    const both: Command = (page, models) => {
+      const headed = changeHeader((before) => ({ ...before, ...header }))(page, models);
+      if (!headed.ok || !pace) return headed;
+      const after = applied(page, headed.value);
+      if (!after.ok) return after;
+      const paced = setPace(pace)(after.value, models);
+      return paced.ok ? { ok: true, value: [...headed.value, ...paced.value] } : paced;
+    };
+    return run(both, 'Saved.');
+  };
+
+  const step = useCallback(
+    async (kind: 'undo' | 'redo') => {
+      const outcome = await open[kind]();
+      if (outcome.kind === 'saved') setStatus(kind === 'undo' ? 'Undone.' : 'Done again.');
+      setSelected(null);
+      setEditing(null);
+    },
+    [open],
+  );
+
+  return {
+    input,
+    text,
+    setText: useCallback((next: string) => {
+      setText(next);
+      setRefused(null);
+    }, []),
+    understanding,
+    editing,
+    selected,
+    setSelected,
+    status: refused ?? status,
+    unsaved,
+    retry: () =>
+      unsaved && run(unsaved.command, 'Saved.').then((done) => done === null && clearLine()),
+    save,
+    saveEntry,
+    edit,
+    insertBefore,
+    remove,
+    rename,
+    setUp,
+    step,
+    clearLine,
+  };
+}
