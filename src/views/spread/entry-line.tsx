@@ -95,7 +95,7 @@ export function EntryLine(props: Props) {
           onClick={onSave}
           disabled={understanding.kind === 'nothing' || fault !== null}
         >
-          {editing ? WORDS.saveEdit : WORDS.save}
+          {editing ? WORDS.saveThis : WORDS.save}
         </Button>
       </div>
     </div>

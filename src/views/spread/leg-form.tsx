@@ -1,11 +1,12 @@
 'use client';
-import { Form, Input, Modal, Select, Space } from 'antd';
+import { Form, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
 import { faultWords } from '@/core/fault-words';
 import { understand } from '@/core/log-text/understand';
 import { writeBearing, writeDistance } from '@/core/log-text/write-log';
 import type { Entry, Leg } from '@/core/logbook';
 import type { Solution } from '@/core/solve';
+import styles from './dialog.module.css';
 import { entryWords, WORDS } from './words';
 
 interface Fields {
@@ -28,6 +29,11 @@ const UNITS = [
   { value: 'ft', label: 'feet' },
   { value: 'yd', label: 'yards' },
   { value: 'mi', label: 'miles' },
+];
+
+const WAYS = [
+  { value: 'up', label: 'up' },
+  { value: 'down', label: 'down' },
 ];
 
 /** The fields as a line of the log: one reader serves the form and the entry line. */
@@ -85,7 +91,7 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
   return (
     <Modal
       open
-      title={leg ? WORDS.edit : 'A leg'}
+      title={leg ? WORDS.editLeg : WORDS.newLeg}
       okText={leg ? WORDS.saveEdit : WORDS.save}
       cancelText={WORDS.cancel}
       okButtonProps={{ disabled: !entry }}
@@ -95,41 +101,32 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
     >
       <Form
         layout="vertical"
+        className={styles.fields}
         initialValues={fields}
         onValuesChange={(_changed, all: Fields) => setFields(all)}
         onFinish={() => entry && onSave(entry.entry)}
       >
-        <Space wrap>
-          <Form.Item name="bearing" label="Bearing">
-            <Input inputMode="decimal" autoFocus autoComplete="off" />
-          </Form.Item>
-          <Form.Item name="distance" label="Distance">
-            <Input inputMode="decimal" autoComplete="off" />
-          </Form.Item>
-          <Form.Item name="unit" label="Unit">
-            <Select options={UNITS} popupMatchSelectWidth={false} aria-label="Unit" />
-          </Form.Item>
-        </Space>
-        <Space wrap>
-          <Form.Item name="back" label="Back bearing">
-            <Input inputMode="decimal" autoComplete="off" />
-          </Form.Item>
-          <Form.Item name="slope" label="Slope, degrees">
-            <Input inputMode="decimal" autoComplete="off" />
-          </Form.Item>
-          <Form.Item name="slopeWay" label="Which way">
-            <Select
-              aria-label="Which way"
-              options={[
-                { value: 'up', label: 'up' },
-                { value: 'down', label: 'down' },
-              ]}
-            />
-          </Form.Item>
-          <Form.Item name="time" label="Time">
-            <Input placeholder="10:42" autoComplete="off" />
-          </Form.Item>
-        </Space>
+        <Form.Item name="bearing" label="Bearing">
+          <Input inputMode="decimal" autoFocus autoComplete="off" />
+        </Form.Item>
+        <Form.Item name="back" label="Back bearing">
+          <Input inputMode="decimal" autoComplete="off" />
+        </Form.Item>
+        <Form.Item name="distance" label="Distance">
+          <Input inputMode="decimal" autoComplete="off" />
+        </Form.Item>
+        <Form.Item name="unit" label="Unit">
+          <Select options={UNITS} aria-label="Unit" />
+        </Form.Item>
+        <Form.Item name="slope" label="Slope°" className={styles.third}>
+          <Input inputMode="decimal" autoComplete="off" />
+        </Form.Item>
+        <Form.Item name="slopeWay" label="Which way" className={styles.third}>
+          <Select aria-label="Which way" options={WAYS} />
+        </Form.Item>
+        <Form.Item name="time" label="Time" className={styles.third}>
+          <Input placeholder="10:42" autoComplete="off" />
+        </Form.Item>
         <Form.Item name="to" label="Station at its end">
           <Input autoComplete="off" />
         </Form.Item>
@@ -140,7 +137,7 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
           {WORDS.save}
         </button>
       </Form>
-      <p aria-live="polite">
+      <p aria-live="polite" className={styles.reading}>
         {entry
           ? entryWords(entry.entry, entry.ghost?.lengthMetres ?? null)
           : begun && understanding.kind === 'fault'

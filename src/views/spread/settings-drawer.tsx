@@ -1,12 +1,13 @@
 'use client';
-import { Alert, Button, Drawer, Form, Input, Radio, Segmented } from 'antd';
+import { Alert, Button, Drawer, Form, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { faultWords } from '@/core/fault-words';
 import { readLine } from '@/core/log-text/read-line';
 import { writeAngle, writeEntry } from '@/core/log-text/write-log';
 import type { Entry, EntryOf, Header, Outing } from '@/core/logbook';
-import { NORTHS } from '@/core/north';
+import { NORTHS, type North } from '@/core/north';
 import { LightSwitch } from '@/ui/light-switch';
+import styles from './dialog.module.css';
 import { NORTH_WORDS } from './words';
 
 interface Fields {
@@ -135,7 +136,7 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
         </Button>
       }
     >
-      <Form layout="vertical" onFinish={save}>
+      <Form layout="vertical" onFinish={save} className={styles.settings}>
         {refused && <Alert type="error" title={refused} />}
         {field(
           'pace',
@@ -159,12 +160,11 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
         </Form.Item>
         {fields.source === 'typed' && field('angle', 'Angle', 'With its letter: 19.1 W or 2°18’ E')}
         <Form.Item label="The way home is given">
-          <Segmented
+          <Radio.Group
             value={fields.show}
-            onChange={(show) => set({ show })}
-            options={NORTHS.map((value) => ({ value, label: NORTH_WORDS[value] }))}
+            onChange={(event) => set({ show: event.target.value as North })}
             vertical
-            block
+            options={NORTHS.map((value) => ({ value, label: NORTH_WORDS[value] }))}
           />
         </Form.Item>
         {field('name', 'Name of the outing', '')}

@@ -174,7 +174,7 @@ export function SpreadBook({
             input={spread.input}
             text={spread.text}
             understanding={understanding}
-            editing={editing ? (leg > 0 ? WORDS.legNumber(leg).toLowerCase() : 'this line') : null}
+            editing={editing && editingWords(editing.how, leg)}
             status={spread.status}
             onText={spread.setText}
             onSave={spread.save}

@@ -88,7 +88,12 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
 
   const saveEntry = useCallback(
     async (entry: Entry) => {
-      const command = editing ? replaceEntry(editing.index, editing.seen, entry) : addEntry(entry);
+      const command =
+        editing === null
+          ? addEntry(entry)
+          : editing.how === 'replace'
+            ? replaceEntry(editing.index, editing.seen, entry)
+            : insertEntry(editing.index, editing.seen, entry);
       if ((await run(command, WORDS.saved(short(entry)))) === null) clearLine();
     },
     [editing, run, clearLine],

@@ -1,0 +1,170 @@
+import fc from 'fast-check';
+import { WINDS } from '@/core/angle';
+import {
+  blankOuting,
+  isStartName,
+  isStationName,
+  type BearingReading,
+  type DistanceReading,
+  type Entry,
+  type Leg,
+  type Outing,
+} from '@/core/logbook';
+import { NORTHS } from '@/core/north';
+import { solve, type Solution } from '@/core/solve';
+import { readLog } from '@/core/log-text/read-log';
+
+/** A leg by bearing and metres. */
+export const leg = (degrees: number, metres: number, more: Partial<Leg> = {}): Leg => ({
+  kind: 'leg',
+  bearing: { unit: 'degrees', value: degrees, north: 'magnetic' },
+  distance: { unit: 'metres', value: metres },
+  ...more,
+});
+
+export const outingOf = (entries: Entry[], more: Partial<Outing> = {}): Outing => ({
+  ...blankOuting('test'),
+  ...more,
+  entries,
+});
+
+/** The solution of an outing that can be solved. */
+export function solved(outing: Outing): Solution {
+  const found = solve(outing);
+  if (!found.ok) throw new Error(JSON.stringify(found.fault));
+  return found.value;
+}
+
+/** The solution of a log that can be read. */
+export function solvedLog(text: string) {
+  const found = readLog(text, 'test', null);
+  if (!found.ok) throw new Error(JSON.stringify(found.fault));
+  return found.value;
+}
+
+const north = fc.constantFrom(...NORTHS);
+const wind = fc.constantFrom(...WINDS);
+const upTo = (max: number) => fc.double({ min: 0, max, noNaN: true }).map((value) => value + 0);
+const amount = fc.double({ min: 0.001, max: 99_999, noNaN: true });
+
+export const bearingReading: fc.Arbitrary<BearingReading> = fc.oneof(
+  fc.record({ unit: fc.constant('degrees' as const), value: upTo(360), north }),
+  fc.record({
+    unit: fc.constant('degrees' as const),
+    value: fc.integer({ min: 0, max: 360 }),
+    north,
+  }),
+  fc.record({ unit: fc.constant('mils' as const), value: upTo(6400), north }),
+  fc.record({ unit: fc.constant('gon' as const), value: upTo(400), north }),
+  fc.record({
+    unit: fc.constant('quadrant' as const),
+    from: fc.constantFrom('N' as const, 'S' as const),
+    value: upTo(90),
+    toward: fc.constantFrom('E' as const, 'W' as const),
+    north,
+  }),
+  fc.record({ unit: fc.constant('wind' as const), wind, north }),
+);
+
+export const distanceReading: fc.Arbitrary<DistanceReading> = fc.oneof(
+  fc.record({
+    unit: fc.constantFrom('paces', 'steps', 'metres', 'kilometres', 'feet', 'yards', 'miles'),
+    value: amount,
+  }) as fc.Arbitrary<DistanceReading>,
+  fc.record({ unit: fc.constant('minutes' as const), value: amount, kilometresPerHour: amount }),
+);
+
+const words = fc
+  .string({ unit: 'grapheme', minLength: 1, maxLength: 24 })
+  .map((text) => text.replace(/[\n\r\p{Cs}]/gu, '').trim());
+const note = words.filter((text) => text.length > 0);
+const name = words.filter((text) => isStationName(text) && !/^\d+$/.test(text));
+const startName = name.filter(isStartName);
+const optional = <Value>(value: fc.Arbitrary<Value>) => fc.option(value, { nil: undefined });
+
+/** Drops keys that hold undefined, as reading a text leaves them out. */
+export const tidy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value;
+
+const time = fc
+  .tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 }))
+  .map(([h, m]) => `${String(h).padStart(2, '0')}:${String(m).padStart(2, '0')}`);
+
+const legEntry = fc.record({
+  kind: fc.constant('leg' as const),
+  bearing: bearingReading,
+  distance: distanceReading,
+  back: optional(bearingReading),
+  slopeDegrees: optional(fc.integer({ min: -89, max: 89 }).map((value) => value + 0)),
+  time: optional(time),
+  to: optional(name),
+  note: optional(note),
+});
+const seen = fc.oneof(
+  fc.record({ kind: fc.constant('see' as const), bearing: bearingReading, what: note }),
+  fc.record({ kind: fc.constant('at' as const), metres: upTo(5000), what: note }),
+  fc.record({
+    kind: fc.constant('at' as const),
+    metres: upTo(5000),
+    side: fc.constantFrom('left' as const, 'right' as const),
+    sideMetres: upTo(500),
+    what: note,
+  }),
+);
+const setting = fc.oneof(
+  fc.record({ kind: fc.constant('read' as const), north, note: optional(note) }),
+  fc.record({
+    kind: fc.constant('aim' as const),
+    aim: fc.constantFrom('needle' as const, 'landmark' as const, 'sighted' as const),
+    note: optional(note),
+  }),
+  fc.record({
+    kind: fc.constant('pace' as const),
+    unit: fc.constantFrom('per-100-m' as const, 'metres' as const, 'feet' as const),
+    value: amount,
+    note: optional(note),
+  }),
+);
+const angle = fc.oneof(
+  fc.record({ degrees: upTo(180), toward: fc.constantFrom('E' as const, 'W' as const) }),
+  fc.record({
+    degrees: fc.integer({ min: 0, max: 179 }),
+    minutes: fc.integer({ min: 0, max: 59 }),
+    toward: fc.constantFrom('E' as const, 'W' as const),
+  }),
+);
+
+/** Outings that can be worked out, with every kind of line: a first leg in metres, a pace, then anything. */
+export const anyOuting: fc.Arbitrary<Outing> = fc
+  .record({
+    name: words,
+    date: optional(
+      fc.record({ day: fc.constant('2026-08-14'), time: optional(time), note: optional(note) }),
+    ),
+    start: fc.record({
+      name: startName,
+      position: optional(
+        fc.record({
+          latitude: fc.double({ min: -90, max: 90, noNaN: true }).map((value) => value + 0),
+          longitude: fc.double({ min: -180, max: 180, noNaN: true }).map((value) => value + 0),
+        }),
+      ),
+      note: optional(note),
+    }),
+    declination: fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
+    convergence: optional(
+      fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
+    ),
+    show: fc.record({ north, note: optional(note) }),
+    lines: fc.array(fc.oneof({ weight: 4, arbitrary: legEntry }, seen, setting), { maxLength: 30 }),
+    froms: fc.array(fc.nat(), { maxLength: 4 }),
+  })
+  .map(({ lines, froms, ...header }) => {
+    const pace: Entry = { kind: 'pace', unit: 'per-100-m', value: 65 };
+    const entries: Entry[] = [pace, leg(90, 100), ...(lines as Entry[])];
+    // A few lines go back to a station that stands: the start, or a leg's own.
+    for (const at of froms) {
+      const index = 2 + (at % Math.max(1, entries.length - 2));
+      entries.splice(index, 0, { kind: 'from', station: header.start.name });
+    }
+    return tidy({ id: 'test', ...header, entries }) as Outing;
+  });
