@@ -168,10 +168,15 @@ function restructured(
   return checked(outing, models, [...structural, ...replacements(linked.value, standing)]);
 }
 
+const elsewhere = fail<Fault>({ code: 'changed-elsewhere' });
+/** True while a line is still what the person saw: another tab may have moved it in the meantime. */
+const stands = (outing: Outing, index: number, seen: Entry) => equal(outing.entries[index], seen);
+
 /** Removes the line at an entry; a leg takes with it what was seen on it. `seen` is the entry as the person saw it. */
 export const removeEntry =
   (index: number, seen: Entry): Command =>
   (outing, models) => {
+    if (!stands(outing, index, seen)) return elsewhere;
     const extent = seen.kind === 'leg' ? extentOfLeg(outing, index) : 1;
     const gone = [seen, ...outing.entries.slice(index + 1, index + extent)];
     const rows = rowsOf(outing).toSpliced(index, extent);
@@ -182,7 +187,7 @@ export const removeEntry =
 export const insertEntry =
   (index: number, seen: Entry, entry: Entry): Command =>
   (outing, models) => {
-    if (!equal(outing.entries[index], seen)) return fail({ code: 'changed-elsewhere' });
+    if (!stands(outing, index, seen)) return elsewhere;
     const rows = rowsOf(outing).toSpliced(index, 0, { entry, was: NaN });
     return restructured(outing, models, [insertion(index, [entry])], rows);
   };
@@ -191,6 +196,7 @@ export const insertEntry =
 export const replaceEntry =
   (index: number, seen: Entry, after: Entry): Command =>
   (outing, models) => {
+    if (!stands(outing, index, seen)) return elsewhere;
     const rows = rowsOf(outing).with(index, { entry: after, was: index });
     const structural: Operation = { op: 'replace', index, before: seen, after };
     return restructured(outing, models, [structural], rows);

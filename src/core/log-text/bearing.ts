@@ -20,7 +20,7 @@ const WIND = /([nesw]{1,3})(?=[mtg]?(?:\s|$|;|>|@))/iy;
 const NORTH_LETTER = /([mtg])(?![a-z])/iy;
 const SPACED_NORTH_LETTER = /\s+([mtg])(?=\s|$|;)/iy;
 const WORD = /\s+([nesw]{1,3})(?=\s|$|;)/iy;
-const UNIT = /\s?(mils?|gon)(?![a-z])/iy;
+const UNIT = /\s?(mils?|gon)(?=[mtg]?(?![a-z]))/iy;
 
 const asWind = (letters: string): Wind | undefined =>
   WINDS.find((wind) => wind === letters.toUpperCase());

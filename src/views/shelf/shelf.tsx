@@ -59,7 +59,12 @@ export function Shelf() {
         <div className={styles.head}>
           <h1>{WORDS.title}</h1>
           {!empty && (
-            <Button type="primary" icon={<PlusOutlined />} onClick={start} loading={busy}>
+            <Button
+              type="primary"
+              icon={<PlusOutlined aria-hidden="true" />}
+              onClick={start}
+              loading={busy}
+            >
               {WORDS.start}
             </Button>
           )}
@@ -150,7 +155,7 @@ function OutingRow({
       </a>
       <Button
         type="text"
-        icon={<DeleteOutlined />}
+        icon={<DeleteOutlined aria-hidden="true" />}
         aria-label={`${WORDS.discard}: ${name}`}
         title={WORDS.discard}
         onClick={() => onDiscard(outing.id, name)}

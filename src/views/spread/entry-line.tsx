@@ -85,7 +85,7 @@ export function EntryLine(props: Props) {
           )}
         </div>
         <Button
-          icon={<FormOutlined />}
+          icon={<FormOutlined aria-hidden="true" />}
           aria-label={WORDS.form}
           title={WORDS.form}
           onClick={onForm}

@@ -100,19 +100,19 @@ export function SketchLeaf({ solution, leg, ghost, ends, onSelectLeg }: Props) {
       </svg>
       <div className={styles.tools}>
         <Button
-          icon={<ZoomInOutlined />}
+          icon={<ZoomInOutlined aria-hidden="true" />}
           aria-label={WORDS.zoomIn}
           title={WORDS.zoomIn}
           onClick={() => zoomBy(ZOOM_STEP)}
         />
         <Button
-          icon={<ZoomOutOutlined />}
+          icon={<ZoomOutOutlined aria-hidden="true" />}
           aria-label={WORDS.zoomOut}
           title={WORDS.zoomOut}
           onClick={() => zoomBy(1 / ZOOM_STEP)}
         />
         <Button
-          icon={<CompressOutlined />}
+          icon={<CompressOutlined aria-hidden="true" />}
           aria-label={WORDS.fit}
           title={WORDS.fit}
           onClick={fit}

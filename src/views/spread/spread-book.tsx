@@ -80,7 +80,7 @@ export function SpreadBook({
         <p className={styles.norths}>{northsSentence(solution.norths, outing.show.north)}</p>
         <Button
           type="text"
-          icon={<UndoOutlined />}
+          icon={<UndoOutlined aria-hidden="true" />}
           aria-label={WORDS.undo}
           title={WORDS.undo}
           disabled={open.page?.undoable.length === 0}
@@ -88,7 +88,7 @@ export function SpreadBook({
         />
         <Button
           type="text"
-          icon={<RedoOutlined />}
+          icon={<RedoOutlined aria-hidden="true" />}
           aria-label={WORDS.redo}
           title={WORDS.redo}
           disabled={open.page?.redoable.length === 0}
@@ -96,7 +96,7 @@ export function SpreadBook({
         />
         <Button
           type="text"
-          icon={<SettingOutlined />}
+          icon={<SettingOutlined aria-hidden="true" />}
           aria-label={WORDS.settings}
           title={WORDS.settings}
           onClick={() => setDialog('settings')}

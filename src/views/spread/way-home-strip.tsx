@@ -75,14 +75,19 @@ export function WayHomeStrip({ solution, ends, ghost, onChoose, onStraightHome }
       </div>
       <div className={styles.actions}>
         {ends && (
-          <Button ghost shape="round" icon={<HomeOutlined />} onClick={onStraightHome}>
+          <Button
+            ghost
+            shape="round"
+            icon={<HomeOutlined aria-hidden="true" />}
+            onClick={onStraightHome}
+          >
             <span className={styles.actionWords}>{WORDS.home.straightHome}</span>
           </Button>
         )}
         <Button
           ghost
           shape="round"
-          icon={<SwapOutlined />}
+          icon={<SwapOutlined aria-hidden="true" />}
           onClick={onChoose}
           disabled={solution.traverse.legs === 0}
         >

@@ -1,0 +1,184 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import * as convert from '@/app/api/convert/route';
+import * as home from '@/app/api/home/route';
+
+const demo = readFileSync('demo/rain-gauges.log.txt', 'utf8');
+const post = (
+  handler: (request: Request) => Promise<Response>,
+  body: BodyInit,
+  { query = '', type = 'text/plain' } = {},
+) =>
+  handler(
+    new Request(`http://localhost/api/x${query}`, {
+      method: 'POST',
+      body,
+      headers: { 'content-type': type },
+    }),
+  );
+const errorOf = async (answer: Response) => ({
+  status: answer.status,
+  ...((await answer.json()) as { error: Record<string, unknown> }).error,
+});
+
+describe('POST /api/home', () => {
+  it('answers with the way home, not rounded', async () => {
+    const log =
+      'declination 19.1 W\npace 65 per 100 m\n220 100m\n350 200m\n140 50m\n080 200m > Camp\n';
+    const answer = await post(home.POST, log);
+    expect(answer.status).toBe(200);
+    const body = await answer.json();
+    expect(body).toMatchObject({
+      outing: '',
+      declination: { east: -19.1, source: 'typed' },
+      walkedMetres: 550,
+      home: { from: 'Camp', to: 'Start', show: 'magnetic' },
+      closures: [],
+      warnings: [],
+    });
+    expect(body.home.magnetic).toBeCloseTo(228.09, 2);
+    expect(body.home.true).toBeCloseTo(208.99, 2);
+    expect(body.home.grid).toBeCloseTo(208.99, 2);
+    expect(body.home.distanceMetres).toBeCloseTo(174.82, 2);
+    expect(body.home.paces).toBeCloseTo(113.63, 2);
+    expect(body.stations.map(({ name }: { name: string }) => name)).toEqual([
+      'Start',
+      '1',
+      '2',
+      '3',
+      'Camp',
+    ]);
+    expect(body.stations[0]).toEqual({ name: 'Start', x: 0, y: 0 });
+    for (const figure of [body.missAtHome, body.placeOnMap]) {
+      expect(figure.semiMajor).toBeGreaterThan(figure.semiMinor);
+      expect(figure.azimuth >= 0 && figure.azimuth < 180).toBe(true);
+    }
+  });
+
+  it('goes between the stations that are asked for, and gives nulls for what is not known', async () => {
+    const answer = await post(home.POST, '000 100m > A\n090 100m > B', { query: '?from=A&to=B' });
+    const body = await answer.json();
+    expect(body.home).toMatchObject({ from: 'A', to: 'B', true: null, grid: null, paces: null });
+    expect(body.home.magnetic).toBeCloseTo(90, 9);
+    expect(body.declination).toEqual({ east: null, source: 'none' });
+  });
+
+  it('gives positions, closures and warnings with their lines', async () => {
+    const body = await (await post(home.POST, demo)).json();
+    expect(body.stations[0]).toMatchObject({ name: 'Dock', latitude: 54.2 });
+    expect(body.closures).toMatchObject([{ station: 'Esker top', line: 23 }]);
+    expect(body.warnings).toMatchObject([{ code: 'back-bearing-off', line: 12 }]);
+    expect(demo.split('\n')[11]).toContain('back 164');
+  });
+
+  it('takes a logbook of one outing', async () => {
+    const logbook = await (await post(convert.POST, demo, { query: '?to=json' })).text();
+    const fromLog = await (await post(home.POST, demo)).json();
+    const fromBook = await (await post(home.POST, logbook, { type: 'application/json' })).json();
+    expect(fromBook.home).toEqual(fromLog.home);
+    expect(fromBook.placeOnMap).toEqual(fromLog.placeOnMap);
+  });
+});
+
+describe('POST /api/convert', () => {
+  it('writes the canonical log, which is then stable, and the logbook', async () => {
+    const log = await post(convert.POST, demo, { query: '?to=log' });
+    expect(log.headers.get('content-type')).toBe('text/plain; charset=utf-8');
+    expect(await log.text()).toBe(demo);
+    const json = await post(convert.POST, demo, { query: '?to=json' });
+    expect(json.headers.get('content-type')).toBe('application/json; charset=utf-8');
+    const back = await post(convert.POST, await json.text(), {
+      query: '?to=log',
+      type: 'application/json',
+    });
+    expect(await back.text()).toBe(demo);
+  });
+});
+
+describe('what can’t be answered', () => {
+  it('is told in the stated shape', async () => {
+    expect(await errorOf(await post(home.POST, '220 65p'))).toMatchObject({
+      status: 400,
+      line: 1,
+      column: 5,
+    });
+    expect(await errorOf(await post(home.POST, 'x\n'))).toMatchObject({
+      status: 400,
+      line: 1,
+      column: 1,
+    });
+    expect(await errorOf(await post(home.POST, '000 1m', { query: '?from=Z' }))).toMatchObject({
+      status: 400,
+      path: 'from',
+    });
+    expect(await errorOf(await post(convert.POST, '000 1m', { query: '?to=doc' }))).toMatchObject({
+      status: 400,
+      path: 'to',
+      expected: 'log or json',
+    });
+    expect(await errorOf(await post(home.POST, '{}', { type: 'application/json' }))).toMatchObject({
+      status: 400,
+      path: 'format',
+    });
+    expect(await errorOf(await post(home.POST, '{', { type: 'application/json' }))).toMatchObject({
+      status: 400,
+    });
+    expect(await errorOf(await post(home.POST, new Uint8Array([0xff, 0xfe, 0x80])))).toMatchObject({
+      status: 400,
+      expected: 'UTF-8',
+    });
+    const book = {
+      format: 'cairn-back/logbook',
+      version: 1,
+      exportedAt: '2026-08-14T09:40:00Z',
+      outings: [],
+      paceProfiles: [],
+    };
+    expect(
+      await errorOf(await post(home.POST, JSON.stringify(book), { type: 'application/json' })),
+    ).toMatchObject({ status: 400, path: 'outings' });
+  });
+
+  it('has its status: 413, 415, 405', async () => {
+    expect(await errorOf(await post(home.POST, 'x'.repeat(2_000_001)))).toMatchObject({
+      status: 413,
+    });
+    expect(await errorOf(await post(home.POST, '1 1m\n'.repeat(200_001)))).toMatchObject({
+      status: 413,
+    });
+    expect(await errorOf(await post(home.POST, 'x', { type: 'image/png' }))).toMatchObject({
+      status: 415,
+    });
+    const refused = home.GET();
+    expect(refused.headers.get('allow')).toBe('POST');
+    expect(await errorOf(refused)).toMatchObject({ status: 405, expected: 'POST' });
+  });
+
+  it('a body without a length is read no further than its limit', async () => {
+    let sent = 0;
+    const endless = new ReadableStream({
+      pull(controller) {
+        sent += 100_000;
+        controller.enqueue(new Uint8Array(100_000).fill(35));
+      },
+    });
+    const request = new Request('http://localhost/api/home', {
+      method: 'POST',
+      body: endless,
+      headers: { 'content-type': 'text/plain' },
+      duplex: 'half',
+    } as RequestInit);
+    expect((await home.POST(request)).status).toBe(413);
+    expect(sent).toBeLessThan(3_000_000);
+  });
+
+  it('the largest log that is taken is answered within two seconds', async () => {
+    const line = (i: number) => `${i % 360} 1m\n`;
+    const text = Array.from({ length: 190_000 }, (_, i) => line(i)).join('');
+    const start = performance.now();
+    const answer = await post(home.POST, `start A at 54 -63\ndeclination 19 W\n${text}`);
+    await answer.text();
+    expect(answer.status).toBe(200);
+    expect(performance.now() - start).toBeLessThan(2000);
+  });
+});

@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest';
+import { Visitor } from './visitor';
+
+/** Waits until the offline worker is in charge of the page. */
+const installed = (visitor: Visitor) =>
+  visitor.page.waitForFunction(async () => {
+    await navigator.serviceWorker.ready;
+    return navigator.serviceWorker.controller !== null;
+  });
+
+describe('without a network', () => {
+  it('after one visit: logging, a reload, a new tab and the demo all work', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await visitor.startOuting();
+    await visitor.log('000 100m');
+    await installed(visitor);
+
+    await page.setOfflineMode(true);
+    await page.reload();
+    await visitor.home('180°', /Walk 100 m/);
+    await visitor.log('090 100m');
+    await visitor.home('225°', /Walk 140 m/);
+    // The models of the earth were never asked for before: they are there all the same.
+    await visitor.click('Set up');
+    await visitor.fill('#set-start', 'Dock at 54.2 -63.5');
+    await visitor.fill('#set-date', '2026-08-14');
+    await visitor.choose('World Magnetic Model');
+    await visitor.click('Save');
+    await visitor.reads('header', /Needle points 19.2° west/);
+
+    const other = await visitor.tab('/').catch(() => null);
+    expect(other).not.toBeNull();
+    await other!.page.setOfflineMode(true);
+    await other!.page.reload();
+    await other!.reads('main', /2 legs/);
+    await other!.page.click('a[href^="/outing"]');
+    await other!.reads('header', /Needle points 19.2° west/);
+    expect(other!.problems).toEqual([]);
+    // The only words against it: the question to the server whether it shows the demo.
+    visitor.problems.splice(0);
+    await visitor.leave();
+  });
+
+  it('says when a new version waits, and takes it when told', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await page.goto(visitor.url);
+    await installed(visitor);
+    // Another script address stands for a newer version: it installs, and waits for the old one to go.
+    await page.evaluate(() =>
+      navigator.serviceWorker.register('/serwist/sw.js?newer', { type: 'module' }),
+    );
+    await visitor.reads('[role=status]', /newer version of Cairn Back is ready/);
+    const reloaded = page.waitForNavigation();
+    await visitor.click('Use it now');
+    await reloaded;
+    await visitor.reads('main', /Start an outing/);
+    const script = await page.evaluate(() => navigator.serviceWorker.controller?.scriptURL);
+    expect(script).toMatch(/newer/);
+    await visitor.leave();
+  });
+
+  it('can be installed: a manifest with icons', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await page.goto(visitor.url);
+    const manifest = await page.evaluate(async () => {
+      const link = document.querySelector<HTMLLinkElement>('link[rel=manifest]')!;
+      const found = (await (await fetch(link.href)).json()) as {
+        display: string;
+        icons: { src: string }[];
+      };
+      const icons = await Promise.all(
+        found.icons.map(async ({ src }) => (await fetch(src)).status),
+      );
+      return { display: found.display, icons };
+    });
+    expect(manifest).toEqual({ display: 'standalone', icons: [200, 200, 200] });
+    await visitor.leave();
+  });
+});
+
+describe('two tabs', () => {
+  it('see each other’s legs at once, and lose none', async () => {
+    const visitor = await Visitor.arrive();
+    await visitor.startOuting();
+    await visitor.log('000 100m');
+    const other = await visitor.tab(
+      new URL(visitor.page.url()).pathname + new URL(visitor.page.url()).search,
+    );
+    await other.home('180°', /Walk 100 m/);
+    await other.page.bringToFront();
+    await other.log('090 100m');
+    await visitor.page.bringToFront();
+    await visitor.home('225°', /Walk 140 m/);
+    await visitor.log('180 100m');
+    await other.page.bringToFront();
+    await other.home('270°', /Walk 100 m/);
+    expect(await other.legsDrawn()).toBe(3);
+    expect(other.problems).toEqual([]);
+    await visitor.leave();
+  });
+});

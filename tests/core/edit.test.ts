@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  addEntry,
+  changeHeader,
+  extentOfLeg,
+  faultOf,
+  insertEntry,
+  removeEntry,
+  renameStation,
+  replaceEntry,
+  setPace,
+  type Command,
+} from '@/core/edit/commands';
+import { applied, inverse } from '@/core/edit/operations';
+import { writeLog } from '@/core/log-text/write-log';
+import type { Outing } from '@/core/logbook';
+import { way } from '@/core/home';
+import { anyOuting, leg, solved, solvedLog } from '../support/outings';
+
+/** The lines of the page after a command, without the header; a refusal as its code. */
+function after(outing: Outing, command: Command): string[] {
+  const operations = command(outing, null);
+  if (!operations.ok) return [faultOf(operations.fault).code];
+  const done = applied(outing, operations.value);
+  if (!done.ok) return [done.fault.code];
+  const undone = applied(done.value, inverse(operations.value));
+  expect(undone.ok && undone.value).toEqual(outing);
+  return writeLog(done.value).trimEnd().split('\n').slice(3);
+}
+
+const outingOfLog = (text: string) => solvedLog(text).outing;
+
+describe('changing a page', () => {
+  const page = outingOfLog(
+    '000 10m\n090 20m\n180 30m > Camp\nfrom 2\n270 40m\nfrom 1\n045 50m > 2',
+  );
+
+  it('adds a line at the end', () => {
+    expect(after(page, addEntry(leg(90, 7))).at(-1)).toBe('090 7m');
+  });
+
+  it('inserting a leg keeps references on the stations that they meant', () => {
+    expect(after(page, insertEntry(0, page.entries[0]!, leg(5, 5)))).toEqual([
+      '005 5m',
+      '000 10m',
+      '090 20m',
+      '180 30m > Camp',
+      'from 3',
+      '270 40m',
+      'from 2',
+      '045 50m > 3',
+    ]);
+  });
+
+  it('removing a leg renumbers, takes what was seen on it, and refuses while others need it', () => {
+    const seen = outingOfLog(
+      '000 10m > A\n090 20m\nat 5 ; spring\nsee 100 ; hill\n180 30m\nfrom 3\n000 1m',
+    );
+    expect(extentOfLeg(seen, 1)).toBe(3);
+    expect(after(seen, removeEntry(1, seen.entries[1]!))).toEqual([
+      '000 10m > A',
+      '180 30m',
+      'from 2',
+      '000 1m',
+    ]);
+    expect(after(page, removeEntry(1, page.entries[1]!))).toEqual(['station-in-use']);
+    expect(after(page, removeEntry(3, page.entries[3]!))).not.toContain('from 2');
+  });
+
+  it('refuses to change a line that is no longer the one that was seen', () => {
+    expect(after(page, removeEntry(0, leg(1, 1)))).toEqual(['changed-elsewhere']);
+    expect(after(page, replaceEntry(0, leg(1, 1), leg(2, 2)))).toEqual(['changed-elsewhere']);
+    expect(after(page, insertEntry(0, leg(1, 1), leg(2, 2)))).toEqual(['changed-elsewhere']);
+  });
+
+  it('replaces a line', () => {
+    expect(after(page, replaceEntry(0, page.entries[0]!, leg(1, 11)))[0]).toBe('001 11m');
+    // Taking a leg's number for a name leaves references on the station.
+    const named = leg(90, 20, { to: 'Ford' });
+    expect(after(page, replaceEntry(1, page.entries[1]!, named))).toEqual([
+      '000 10m',
+      '090 20m > Ford',
+      '180 30m > Camp',
+      'from Ford',
+      '270 40m',
+      'from 1',
+      '045 50m > Ford',
+    ]);
+  });
+
+  it('renames a station wherever it is spoken of', () => {
+    expect(after(page, renameStation('2', 'Ford'))).toContain('from Ford');
+    expect(after(page, renameStation('2', 'Ford')).at(-1)).toBe('045 50m > Ford');
+    expect(after(page, renameStation('Camp', 'Hut'))[2]).toBe('180 30m > Hut');
+    expect(after(page, renameStation('Camp', '1'))).toEqual(['name-taken']);
+    expect(after(page, renameStation('Camp', 'a;b'))).toEqual(['bad-name']);
+    expect(after(page, renameStation('Start', 'Dock at 5'))).toEqual(['bad-name']);
+    expect(after(page, renameStation('Nowhere', 'x'))).toEqual(['unknown-station']);
+    const home = outingOfLog('000 10m\nfrom Start\n090 5m > Start');
+    expect(after(home, renameStation('Start', 'Dock'))).toEqual([
+      '000 10m',
+      'from Dock',
+      '090 5m > Dock',
+    ]);
+  });
+
+  it('sets the pace, and refuses what the page can’t do without', () => {
+    const paced = outingOfLog('pace 65 per 100 m\n000 65p');
+    const pace = { kind: 'pace', unit: 'metres', value: 2 } as const;
+    expect(after(paced, setPace(pace))).toEqual(['pace 2 m', '000 65p']);
+    expect(after(page, setPace(pace))[0]).toBe('pace 2 m');
+    expect(after(paced, removeEntry(0, paced.entries[0]!))).toEqual(['no-pace']);
+    const northed = outingOfLog('declination 5 E\n010T 5m');
+    const none = changeHeader((header) => ({ ...header, declination: { source: 'none' } }));
+    expect(after(northed, none)).toEqual(['no-declination']);
+  });
+
+  it('any replacement can be undone, and leaves the other legs where they were', () => {
+    fc.assert(
+      fc.property(anyOuting, fc.nat(), (outing, at) => {
+        const index = outing.entries.findIndex(
+          (entry, i) => i >= 1 + (at % 3) && entry.kind === 'leg',
+        );
+        if (index < 0) return;
+        const seen = outing.entries[index]!;
+        if (seen.kind !== 'leg') return;
+        const command = replaceEntry(index, seen, { ...seen, note: 'read again' });
+        const operations = command(outing, null);
+        if (!operations.ok) throw new Error(faultOf(operations.fault).code);
+        const done = applied(outing, operations.value);
+        if (!done.ok) throw new Error(done.fault.code);
+        const [before, now] = [solved(outing), solved(done.value)];
+        expect(way(now, now.current, 0).distanceMetres).toBe(
+          way(before, before.current, 0).distanceMetres,
+        );
+        const undone = applied(done.value, inverse(operations.value));
+        expect(undone.ok && undone.value).toEqual(outing);
+      }),
+      { numRuns: 200, seed: 3 },
+    );
+  });
+});
