@@ -4,7 +4,7 @@ import type { Command } from '../core/edit/commands';
 import { faultOf } from '../core/edit/commands';
 import type { Fault } from '../core/faults';
 import type { Change, ChangeRecord } from './change';
-import type { CairnDatabase } from './database';
+import { openingFault, type CairnDatabase } from './database';
 import { follow, type Damage, type Page } from './journal';
 import { isClash, storeFault, type StoreFault } from './store-fault';
 
@@ -47,10 +47,7 @@ export class OutingSession {
   /** Calls back on every change, from this tab or another, until the returned function is called. */
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    this.live ??= liveQuery(() => this.recordsAfter(this.page?.number ?? -1)).subscribe({
-      next: (records) => this.take(records),
-      error: (error: unknown) => this.show({ status: 'unavailable', fault: storeFault(error) }),
-    });
+    this.live ??= this.follow();
     return () => {
       this.listeners.delete(listener);
       if (this.listeners.size > 0) return;
@@ -58,6 +55,16 @@ export class OutingSession {
       this.live = null;
     };
   };
+
+  private follow(): Subscription {
+    void openingFault(this.database).then((fault) => {
+      if (fault) this.show({ status: 'unavailable', fault });
+    });
+    return liveQuery(() => this.recordsAfter(this.page?.number ?? -1)).subscribe({
+      next: (records) => this.take(records),
+      error: (error: unknown) => this.show({ status: 'unavailable', fault: storeFault(error) }),
+    });
+  }
 
   /** Works out a command on the newest page and writes it down; changes are written one after the other. */
   readonly run = (command: Command, models: EarthModels | null): Promise<Outcome> =>

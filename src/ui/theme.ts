@@ -55,10 +55,20 @@ export function themeFor(light: Light): ThemeConfig {
       fontFamily: "'Atkinson Hyperlegible', sans-serif",
       fontSize: 16,
       borderRadius: 14,
-      controlHeight: 44,
+      controlHeight: 48,
       boxShadow: 'none',
       boxShadowSecondary: `0 0 0 1px ${colour.rule}`,
     },
-    components: { Button: { primaryShadow: 'none', defaultShadow: 'none', dangerShadow: 'none' } },
+    components: {
+      Button: {
+        // The dark algorithm would dim the seed colour and lose the contrast.
+        colorPrimary: colour.ink,
+        colorPrimaryHover: colour.soft,
+        colorPrimaryActive: colour.soft,
+        primaryShadow: 'none',
+        defaultShadow: 'none',
+        dangerShadow: 'none',
+      },
+    },
   };
 }

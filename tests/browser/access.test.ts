@@ -109,7 +109,7 @@ describe('everyone can use it', () => {
       '.ant-modal',
       /230° as the needle reads, south-west · 85 paces, 131 m · to Camp/,
     );
-    await visitor.click('Log it');
+    await page.click('.ant-modal .ant-btn-primary');
     await visitor.reads('#understanding', /Saved: 230 85p > Camp/);
     await visitor.leave();
   });
@@ -138,8 +138,9 @@ describe('everyone can use it', () => {
     await visitor.home('180°', /Walk 100 m/);
     await page.keyboard.type('090 100m\n');
     await visitor.home('225°', /Walk 140 m/);
+    await visitor.understood(/^Saved: 090 100m/);
     await page.keyboard.down('Shift');
-    await page.keyboard.press('Tab');
+    await tabTo(/^Log /);
     await page.keyboard.up('Shift');
     await page.keyboard.press('End');
     await page.waitForSelector('#line-1[aria-selected=true]');

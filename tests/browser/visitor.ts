@@ -23,8 +23,9 @@ export class Visitor {
 
   static async arrive(viewport = DESK, url = inject('url')): Promise<Visitor> {
     const context = await browser.createBrowserContext();
-    const visitor = new Visitor(context, await context.newPage(), url);
-    await visitor.watch(visitor.page, viewport);
+    const page = await context.newPage();
+    const visitor = new Visitor(context, page, url);
+    await visitor.watch(page, viewport);
     return visitor;
   }
 

@@ -2,14 +2,18 @@
 import { useEffect, useState } from 'react';
 import type { EarthModels } from '@/core/earth-models';
 
-/** The models of the earth's field and of the grid, loaded only when something asks for them. */
+/** Loads the models of the earth's field and of the grid; the offline cache has them too. */
+export const loadEarthModels = async (): Promise<EarthModels> =>
+  (await import('@/core/earth-models-loaded')).earthModels;
+
+/** The models, loaded only when something asks for them; null until then. */
 export function useEarthModels(needed: boolean): EarthModels | null {
   const [models, setModels] = useState<EarthModels | null>(null);
   useEffect(() => {
     if (!needed || models) return;
     let gone = false;
-    void import('@/core/earth-models-loaded').then((loaded) => {
-      if (!gone) setModels(loaded.earthModels);
+    void loadEarthModels().then((loaded) => {
+      if (!gone) setModels(loaded);
     });
     return () => {
       gone = true;

@@ -58,7 +58,7 @@ export function Shelf() {
       <main className={styles.paper}>
         <div className={styles.head}>
           <h1>{WORDS.title}</h1>
-          {!empty && (
+          {state.status === 'ready' && !empty && (
             <Button
               type="primary"
               icon={<PlusOutlined aria-hidden="true" />}

@@ -3,6 +3,7 @@ import { liveQuery } from 'dexie';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { readLines } from '@/core/log-text/read-log';
 import { blankOuting, type Outing } from '@/core/logbook';
+import { openingFault } from '@/store/database';
 import { mark, putOnShelf, shelf, type Shelved } from '@/store/shelf';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '../shared/browser-store';
@@ -43,6 +44,9 @@ export function useShelf() {
   }, []);
 
   useEffect(() => {
+    void openingFault(browserDatabase()).then((fault) => {
+      if (fault) setState({ status: 'failed', fault });
+    });
     const live = liveQuery(async () => {
       const database = browserDatabase();
       return { outings: await shelf(database), written: await database.changes.count() };

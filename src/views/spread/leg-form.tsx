@@ -133,9 +133,8 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
         <Form.Item name="note" label="Note">
           <Input autoComplete="off" />
         </Form.Item>
-        <button type="submit" className="visually-hidden" tabIndex={-1}>
-          {WORDS.save}
-        </button>
+        {/* Enter in a field submits only where a submit button is. */}
+        <button type="submit" hidden />
       </Form>
       <p aria-live="polite" className={styles.reading}>
         {entry

@@ -174,9 +174,8 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
           'Start',
           'A name, and its position if you know it: Dock at 54.2000 -63.5000',
         )}
-        <button type="submit" className="visually-hidden" tabIndex={-1}>
-          Save
-        </button>
+        {/* Enter in a field submits only where a submit button is. */}
+        <button type="submit" hidden />
       </Form>
       <p>Light</p>
       <LightSwitch />

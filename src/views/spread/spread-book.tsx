@@ -72,7 +72,7 @@ export function SpreadBook({
     <div className={styles.spread}>
       <header className={styles.header}>
         {/* A whole page load: it works from the offline cache like any other. */}
-        <a href="/" aria-label={WORDS.toShelf} title={WORDS.toShelf} className={styles.brand}>
+        <a href="/" aria-label={WORDS.brand} title={WORDS.toShelf} className={styles.brand}>
           <CairnMark />
           <span>Cairn Back</span>
         </a>
@@ -109,88 +109,90 @@ export function SpreadBook({
           onRetry={spread.retry}
         />
       )}
-      <div className={styles.tabs} role="tablist" aria-label="Leaves">
-        {(['log', 'sketch'] as const).map((leaf) => (
-          <button
-            key={leaf}
-            type="button"
-            role="tab"
-            id={`tab-${leaf}`}
-            aria-controls={`leaf-${leaf}`}
-            aria-selected={tab === leaf}
-            className={styles.tab}
-            onClick={() => setTab(leaf)}
-          >
-            {WORDS[leaf]}
-          </button>
-        ))}
-      </div>
-      <main className={styles.leaves} data-tab={tab}>
-        <section id="leaf-log" className={styles.logLeaf} aria-label={WORDS.log}>
-          <LogLeaf
-            rows={rows}
-            selected={selected}
-            onSelect={setSelected}
-            onEdit={edit}
-            onRemove={remove}
-          />
-          {Number.isNaN(solution.end.paceLength) && (
-            <p className={styles.hint}>
-              {WORDS.noPace}{' '}
-              <Button size="small" onClick={() => setDialog('settings')}>
-                {WORDS.setPace}
-              </Button>
-            </p>
-          )}
-          {chosen && selected !== null && !editing && (
-            <div
-              className={styles.tools}
-              role="toolbar"
-              aria-label={isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}
+      <main className={styles.main}>
+        <div className={styles.tabs} role="tablist" aria-label="Leaves">
+          {(['log', 'sketch'] as const).map((leaf) => (
+            <button
+              key={leaf}
+              type="button"
+              role="tab"
+              id={`tab-${leaf}`}
+              aria-controls={`leaf-${leaf}`}
+              aria-selected={tab === leaf}
+              className={styles.tab}
+              onClick={() => setTab(leaf)}
             >
-              <b>{isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}</b>
-              <Button type="text" onClick={() => edit(selected)}>
-                {WORDS.edit}
-              </Button>
-              <Button type="text" onClick={() => spread.insertBefore(selected)}>
-                {WORDS.insert}
-              </Button>
-              <Button type="text" onClick={() => remove(selected)}>
-                {WORDS.remove}
-              </Button>
-              {isLeg(chosen) && (
-                <>
-                  <Button type="text" onClick={() => setDialog('rename')}>
-                    {WORDS.name}
-                  </Button>
-                  <Button type="text" onClick={() => setEnds({ from: chosenStation, to: 0 })}>
-                    {WORDS.wayFromHere}
-                  </Button>
-                </>
-              )}
-            </div>
-          )}
-          <EntryLine
-            input={spread.input}
-            text={spread.text}
-            understanding={understanding}
-            editing={editing && editingWords(editing.how, leg)}
-            status={spread.status}
-            onText={spread.setText}
-            onSave={spread.save}
-            onCancel={spread.clearLine}
-            onForm={() => setDialog('form')}
-          />
-        </section>
-        <section id="leaf-sketch" className={styles.sketchLeaf} aria-label={WORDS.sketch}>
-          <SketchLeaf
-            solution={solution}
-            leg={leg}
-            ghost={ghost}
-            ends={known}
-            onSelectLeg={selectLeg}
-          />
-        </section>
+              {WORDS[leaf]}
+            </button>
+          ))}
+        </div>
+        <div className={styles.leaves} data-tab={tab}>
+          <section id="leaf-log" className={styles.logLeaf} aria-label={WORDS.log}>
+            <LogLeaf
+              rows={rows}
+              selected={selected}
+              onSelect={setSelected}
+              onEdit={edit}
+              onRemove={remove}
+            />
+            {Number.isNaN(solution.end.paceLength) && (
+              <p className={styles.hint}>
+                {WORDS.noPace}{' '}
+                <Button size="small" onClick={() => setDialog('settings')}>
+                  {WORDS.setPace}
+                </Button>
+              </p>
+            )}
+            {chosen && selected !== null && !editing && (
+              <div
+                className={styles.tools}
+                role="toolbar"
+                aria-label={isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}
+              >
+                <b>{isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}</b>
+                <Button type="text" onClick={() => edit(selected)}>
+                  {WORDS.edit}
+                </Button>
+                <Button type="text" onClick={() => spread.insertBefore(selected)}>
+                  {WORDS.insert}
+                </Button>
+                <Button type="text" onClick={() => remove(selected)}>
+                  {WORDS.remove}
+                </Button>
+                {isLeg(chosen) && (
+                  <>
+                    <Button type="text" onClick={() => setDialog('rename')}>
+                      {WORDS.name}
+                    </Button>
+                    <Button type="text" onClick={() => setEnds({ from: chosenStation, to: 0 })}>
+                      {WORDS.wayFromHere}
+                    </Button>
+                  </>
+                )}
+              </div>
+            )}
+            <EntryLine
+              input={spread.input}
+              text={spread.text}
+              understanding={understanding}
+              editing={editing && editingWords(editing.how, leg)}
+              status={spread.status}
+              onText={spread.setText}
+              onSave={spread.save}
+              onCancel={spread.clearLine}
+              onForm={() => setDialog('form')}
+            />
+          </section>
+          <section id="leaf-sketch" className={styles.sketchLeaf} aria-label={WORDS.sketch}>
+            <SketchLeaf
+              solution={solution}
+              leg={leg}
+              ghost={ghost}
+              ends={known}
+              onSelectLeg={selectLeg}
+            />
+          </section>
+        </div>
       </main>
       <WayHomeStrip
         solution={solution}

@@ -5,7 +5,7 @@ import { needsEarthModels } from '@/core/norths-of';
 import { solve } from '@/core/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '../shared/browser-store';
-import { useEarthModels } from '../shared/use-earth-models';
+import { loadEarthModels, useEarthModels } from '../shared/use-earth-models';
 
 const LOADING: SessionState = { status: 'loading' };
 
@@ -24,7 +24,12 @@ export function useOuting(id: string) {
       page,
       solved,
       models,
-      run: (command: Command) => session.run(command, models),
+      run: async (command: Command) => {
+        const outcome = await session.run(command, models);
+        const asksForModels =
+          outcome.kind === 'refused' && outcome.fault.code === 'model-not-loaded';
+        return asksForModels ? session.run(command, await loadEarthModels()) : outcome;
+      },
       undo: session.undo,
       redo: session.redo,
     }),

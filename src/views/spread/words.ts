@@ -146,6 +146,7 @@ export const WORDS = {
   sketch: 'Sketch',
   untitled: 'Outing without a name',
   toShelf: 'To the shelf of outings',
+  brand: 'Cairn Back, to the shelf of outings',
   settings: 'Set up',
   undo: 'Undo',
   redo: 'Redo',
