@@ -26,7 +26,7 @@ const config = [
     files: ['src/views/spread/log-leaf.tsx'],
     rules: { 'react-hooks/incompatible-library': 'off' },
   },
-  { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'tests/**', 'bench/**'], rules: { 'no-console': 'off' } },
 ];
 
 export default config;

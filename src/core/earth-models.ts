@@ -4,7 +4,7 @@ import type { Result } from './result';
 import type { Degrees } from './units';
 
 /** What a model of the earth's field says at a place and day. */
-export interface ModelDeclination {
+interface ModelDeclination {
   readonly eastDegrees: Degrees;
   readonly sigmaDegrees: Degrees;
   readonly horizontalNanotesla: number;

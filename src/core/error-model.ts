@@ -3,16 +3,16 @@ import type { Aim, DistanceReading } from './logbook';
 import { degrees, radians, type Degrees, type Metres } from './units';
 
 /** Default standard deviations, one sigma. Common practice, no source. */
-export const BEARING_SIGMA_DEGREES: Readonly<Record<Aim, Degrees>> = {
+const BEARING_SIGMA_DEGREES: Readonly<Record<Aim, Degrees>> = {
   needle: 4,
   landmark: 2,
   sighted: 1,
 };
 export const DISTANCE_SIGMA = 0.05;
-export const TIMED_DISTANCE_SIGMA = 0.1;
+const TIMED_DISTANCE_SIGMA = 0.1;
 /** Errors common to the whole outing: the compass's own, and that of the pace length. */
-export const COMPASS_BIAS_DEGREES: Degrees = 1.5;
-export const SCALE_BIAS = 0.04;
+const COMPASS_BIAS_DEGREES: Degrees = 1.5;
+const SCALE_BIAS = 0.04;
 
 /** Variance of a bearing in radians², by how it was followed. */
 export const acrossVariance = (aim: Aim): number => radians(BEARING_SIGMA_DEGREES[aim]) ** 2;

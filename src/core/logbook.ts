@@ -2,6 +2,10 @@ import { z } from 'zod';
 import { WINDS } from './angle';
 import { NORTHS } from './north';
 
+// The app's policy allows no script made from text, so the validator must not compile its checks. It has to
+// be told before the first schema is made.
+z.config({ jitless: true });
+
 /**
  * The logbook: the one definition of what an outing is. Types, checks and the published JSON Schema
  * come from here. Everything is kept as it was read; nothing that can be computed is stored.
@@ -52,15 +56,7 @@ const bearingReading = z.discriminatedUnion('unit', [
 ]);
 export type BearingReading = z.infer<typeof bearingReading>;
 
-export const LENGTH_UNITS = [
-  'paces',
-  'steps',
-  'metres',
-  'kilometres',
-  'feet',
-  'yards',
-  'miles',
-] as const;
+const LENGTH_UNITS = ['paces', 'steps', 'metres', 'kilometres', 'feet', 'yards', 'miles'] as const;
 const distanceReading = z.discriminatedUnion('unit', [
   open({ unit: z.enum(LENGTH_UNITS), value: amount }),
   open({ unit: z.literal('minutes'), value: amount, kilometresPerHour: amount }),

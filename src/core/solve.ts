@@ -12,7 +12,7 @@ import { emptyTraverse, workOut, type Traverse } from './traverse';
 import type { Metres } from './units';
 
 /** A leg that came back to a station that already stood: where it ended, less the station. */
-export interface Closure {
+interface Closure {
   readonly entry: number;
   readonly leg: number;
   readonly station: string;

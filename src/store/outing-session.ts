@@ -1,4 +1,4 @@
-import Dexie, { liveQuery, type Subscription } from 'dexie';
+import Dexie from 'dexie';
 import type { EarthModels } from '../core/earth-models';
 import type { Command } from '../core/edit/commands';
 import { faultOf } from '../core/edit/commands';
@@ -22,6 +22,9 @@ export type Outcome =
   | { readonly kind: 'refused'; readonly fault: Fault }
   | { readonly kind: 'unsaved'; readonly fault: StoreFault };
 
+/** Where tabs tell each other that a journal has grown. */
+const CHANNEL = 'cairn-back-journals';
+
 /** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
 const MOST_TRIES = 8;
 
@@ -33,7 +36,8 @@ export class OutingSession {
   private state: SessionState = { status: 'loading' };
   private page: Page | null = null;
   private readonly listeners = new Set<() => void>();
-  private live: Subscription | null = null;
+  private channel: BroadcastChannel | null = null;
+  private stopFollowing: (() => void) | null = null;
   private queue: Promise<unknown> = Promise.resolve();
 
   constructor(
@@ -47,23 +51,41 @@ export class OutingSession {
   /** Calls back on every change, from this tab or another, until the returned function is called. */
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    this.live ??= this.follow();
+    this.stopFollowing ??= this.followJournal();
     return () => {
       this.listeners.delete(listener);
       if (this.listeners.size > 0) return;
-      this.live?.unsubscribe();
-      this.live = null;
+      this.stopFollowing?.();
+      this.stopFollowing = null;
     };
   };
 
-  private follow(): Subscription {
-    void openingFault(this.database).then((fault) => {
-      if (fault) this.show({ status: 'unavailable', fault });
-    });
-    return liveQuery(() => this.recordsAfter(this.page?.number ?? -1)).subscribe({
-      next: (records) => this.take(records),
-      error: (error: unknown) => this.show({ status: 'unavailable', fault: storeFault(error) }),
-    });
+  /**
+   * Reads the journal, and reads on whenever another tab says that it has written. A live query would do the
+   * same, but it reads again after each of our own writes too, which made a write several times as long.
+   */
+  private followJournal(): () => void {
+    const readOn = () => void this.readOn();
+    this.channel = new BroadcastChannel(CHANNEL);
+    this.channel.addEventListener('message', readOn);
+    // A tab that slept may have missed what was said.
+    globalThis.document?.addEventListener('visibilitychange', readOn);
+    readOn();
+    return () => {
+      this.channel?.close();
+      this.channel = null;
+      globalThis.document?.removeEventListener('visibilitychange', readOn);
+    };
+  }
+
+  private async readOn(): Promise<void> {
+    const fault = await openingFault(this.database);
+    if (fault) return this.show({ status: 'unavailable', fault });
+    try {
+      this.take(await this.recordsAfter(this.page?.number ?? -1));
+    } catch (error) {
+      this.show({ status: 'unavailable', fault: storeFault(error) });
+    }
   }
 
   /** Works out a command on the newest page and writes it down; changes are written one after the other. */
@@ -127,6 +149,7 @@ export class OutingSession {
           continue;
         }
         this.take([record]);
+        this.channel?.postMessage(this.id);
         return { kind: 'saved' };
       }
       return { kind: 'unsaved', fault: 'blocked' };

@@ -7,7 +7,7 @@ const CHANGED = 'cairn-light-changed';
 const isLight = (value: unknown): value is Light => (LIGHTS as readonly unknown[]).includes(value);
 
 /** The light that the person chose; null while the system's preference is followed. */
-export function chosenLight(): Light | null {
+function chosenLight(): Light | null {
   try {
     const kept = localStorage.getItem(LIGHT_KEY);
     return isLight(kept) ? kept : null;

@@ -10,7 +10,7 @@ import { readLine } from './read-line';
 /** A log larger than this is refused, in bytes of UTF-8 or characters, whichever is known. */
 export const LARGEST_LOG = 2_000_000;
 /** More lines than anyone keeps; it holds a hostile log to well under the server's two seconds. */
-export const MOST_LINES = 200_000;
+const MOST_LINES = 200_000;
 /** After so many faults the reader stops: a person mends the first ones first. */
 const MOST_FAULTS = 20;
 
@@ -88,7 +88,7 @@ export function readLines(text: string, id: string): Result<ReadLog, LogFault[]>
 }
 
 /** Where in the log a fault of the outing stands. */
-export function locate(log: ReadLog, { fault, at }: OutingFault): LogFault {
+function locate(log: ReadLog, { fault, at }: OutingFault): LogFault {
   if ('header' in at) return { fault, line: log.lineOfHeader.get(at.header) ?? 1, column: 1 };
   const columns = log.columnsOfEntry[at.entry] ?? {};
   const column = (columns[at.field as Field] ?? columns.whole ?? 0) + 1;

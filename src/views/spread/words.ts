@@ -33,7 +33,7 @@ export const NORTH_SHORT: Readonly<Record<North, string>> = {
   grid: 'grid',
 };
 
-export const AIM_WORDS: Readonly<Record<Aim, string>> = {
+const AIM_WORDS: Readonly<Record<Aim, string>> = {
   needle: 'walking on the needle',
   landmark: 'from landmark to landmark',
   sighted: 'with a sighting compass',
@@ -42,7 +42,7 @@ export const AIM_WORDS: Readonly<Record<Aim, string>> = {
 const plural = (count: number, one: string, many: string) =>
   `${count.toLocaleString('en', { maximumFractionDigits: 1 })} ${count === 1 ? one : many}`;
 
-export const pacesWords = (paces: number) => plural(paces, 'pace', 'paces');
+const pacesWords = (paces: number) => plural(paces, 'pace', 'paces');
 const metresWords = (metres: number) =>
   `${metres.toLocaleString('en', { maximumFractionDigits: metres < 10 ? 1 : 0 })} m`;
 
@@ -130,7 +130,7 @@ export const editingWords = (how: 'replace' | 'insert', leg: number): string =>
   `${how === 'replace' ? 'Changing' : 'Inserting before'} ${leg > 0 ? `leg ${leg}` : 'this line'}`;
 
 /** Metres in the figures that a count of paces is worth. */
-export const roundedMetres = (metres: number): number =>
+const roundedMetres = (metres: number): number =>
   metres < 100
     ? Math.round(metres)
     : metres < 1000

@@ -1,0 +1,10 @@
+// npm run bench: the core in Node, then the app in Chromium, each figure beside a yardstick of the same run.
+import { existsSync } from 'node:fs';
+import { build, ensurePackages, run } from './set-up.mjs';
+
+ensurePackages();
+const { ensureChromium } = await import('./browser.mjs');
+ensureChromium();
+if (!existsSync('.next/script-hashes.json')) build();
+run('npx', 'tsx', 'bench/solve.ts');
+run('npx', 'tsx', 'bench/browser.ts');

@@ -1,0 +1,90 @@
+// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots/.
+import { existsSync, mkdirSync } from 'node:fs';
+import { build, ensurePackages } from './set-up.mjs';
+
+ensurePackages();
+if (!existsSync('.next/script-hashes.json')) build();
+const { ensureChromium, launch } = await import('./browser.mjs');
+const { freePort, startServer } = await import('./server.mjs');
+ensureChromium();
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
+const FOLDER = 'docs/screenshots';
+const LINE = 'input[aria-label="Next line of the log"]';
+
+const onSpread = async (page, url) => {
+  await page.goto(`${url}/outing?id=demo-rain-gauges`);
+  await page.waitForSelector('[data-testid=legs]');
+};
+const PICTURES = [
+  { name: 'shelf', viewport: DESK, light: 'day' },
+  {
+    name: 'spread-desk',
+    viewport: DESK,
+    light: 'day',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.type(LINE, '230 85 > Camp ; birch stump');
+    },
+  },
+  {
+    name: 'spread-fault',
+    viewport: DESK,
+    light: 'dark',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.type(LINE, '8 S 65');
+    },
+  },
+  { name: 'spread-phone', viewport: PHONE, light: 'day', act: onSpread },
+  {
+    name: 'sketch-phone-night',
+    viewport: PHONE,
+    light: 'night',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.click('#tab-sketch');
+    },
+  },
+  {
+    name: 'leg-form-phone',
+    viewport: PHONE,
+    light: 'day',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.click('[aria-label="Fields"]');
+      await page.waitForSelector('.ant-modal', { visible: true });
+    },
+  },
+  {
+    name: 'set-up',
+    viewport: DESK,
+    light: 'day',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.click('[aria-label="Set up"]');
+      await page.waitForSelector('#set-pace', { visible: true });
+    },
+  },
+];
+
+mkdirSync(FOLDER, { recursive: true });
+const server = await startServer({ port: await freePort(), demo: true });
+const browser = await launch();
+for (const { name, viewport, light, act } of PICTURES) {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(viewport);
+  await page.evaluateOnNewDocument((chosen) => localStorage.setItem('cairn-light', chosen), light);
+  await page.goto(server.url);
+  await page.waitForSelector('a[href^="/outing"]');
+  await act?.(page, server.url);
+  // Dialogs slide in; the picture is of where they come to rest.
+  await new Promise((resolve) => setTimeout(resolve, 900));
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
+}
+await browser.close();
+await server.stop();
+console.log(`${PICTURES.length} pictures in ${FOLDER}`);
