@@ -6,7 +6,7 @@ import { blankOuting, type Outing } from '@/core/logbook';
 import { openingFault } from '@/store/database';
 import { mark, putOnShelf, shelf, type Shelved } from '@/store/shelf';
 import { storeFault, type StoreFault } from '@/store/store-fault';
-import { askToKeep, browserDatabase } from '../shared/browser-store';
+import { askToKeep, browserDatabase } from '@/views/shared/browser-store';
 
 export type ShelfState =
   | { status: 'loading' }

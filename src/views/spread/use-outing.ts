@@ -4,8 +4,8 @@ import type { Command } from '@/core/edit/commands';
 import { needsEarthModels } from '@/core/norths-of';
 import { solve } from '@/core/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
-import { browserDatabase } from '../shared/browser-store';
-import { loadEarthModels, useEarthModels } from '../shared/use-earth-models';
+import { browserDatabase } from '@/views/shared/browser-store';
+import { loadEarthModels, useEarthModels } from '@/views/shared/use-earth-models';
 
 const LOADING: SessionState = { status: 'loading' };
 
