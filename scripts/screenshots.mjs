@@ -15,7 +15,7 @@ const LINE = 'input[aria-label="Next line of the log"]';
 
 const onSpread = async (page, url) => {
   await page.goto(`${url}/outing?id=demo-rain-gauges`);
-  await page.waitForSelector('[data-testid=legs]');
+  await page.waitForSelector('[data-testid=home-sentence]');
 };
 const PICTURES = [
   { name: 'shelf', viewport: DESK, light: 'day' },
@@ -72,19 +72,25 @@ const PICTURES = [
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ port: await freePort(), demo: true });
 const browser = await launch();
-for (const { name, viewport, light, act } of PICTURES) {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
-  await page.setViewport(viewport);
-  await page.evaluateOnNewDocument((chosen) => localStorage.setItem('cairn-light', chosen), light);
-  await page.goto(server.url);
-  await page.waitForSelector('a[href^="/outing"]');
-  await act?.(page, server.url);
-  // Dialogs slide in; the picture is of where they come to rest.
-  await new Promise((resolve) => setTimeout(resolve, 900));
-  await page.screenshot({ path: `${FOLDER}/${name}.png` });
-  await context.close();
+try {
+  for (const { name, viewport, light, act } of PICTURES) {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport(viewport);
+    await page.evaluateOnNewDocument(
+      (chosen) => localStorage.setItem('cairn-light', chosen),
+      light,
+    );
+    await page.goto(server.url);
+    await page.waitForSelector('a[href^="/outing"]');
+    await act?.(page, server.url);
+    // Dialogs slide in; the picture is of where they come to rest.
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  await server.stop();
 }
-await browser.close();
-await server.stop();
 console.log(`${PICTURES.length} pictures in ${FOLDER}`);

@@ -22,6 +22,8 @@ export async function startServer({ port, demo = false, quiet = true }) {
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', CAIRN_DEMO: demo ? '1' : '0' },
     },
   );
+  // A script that fails must not leave its server behind.
+  process.once('exit', () => child.kill());
   const url = `http://localhost:${port}`;
   for (let tries = 0; tries < 200; tries++) {
     if (child.exitCode !== null) throw new Error('the server ended before it answered');
