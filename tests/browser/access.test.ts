@@ -135,6 +135,7 @@ describe('everyone can use it', () => {
     await page.waitForSelector('[data-testid=home-sentence]');
     await tabTo(/Next line of the log/);
     await page.keyboard.type('000 100m\n');
+    await visitor.understood(/^Saved: 000 100m/);
     await visitor.home('180°', /Walk 100 m/);
     await page.keyboard.type('090 100m\n');
     await visitor.home('225°', /Walk 140 m/);

@@ -41,8 +41,10 @@ describe('when the store fails', () => {
     ).toBe('090 100m > Camp');
     await letGo(visitor);
     await visitor.click('Try again');
+    // The ghost of the leg already said as much: what counts is that the warning goes.
+    await page.waitForSelector('section[role=alert]', { hidden: true });
     await visitor.home('225°', /Walk 140 m/);
-    expect(await page.$('section[role=alert]')).toBeNull();
+    expect(await visitor.legsDrawn()).toBe(2);
     await page.reload();
     await visitor.home('225°', /Walk 140 m/);
     await visitor.leave();

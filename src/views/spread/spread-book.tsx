@@ -138,9 +138,7 @@ export function SpreadBook({
             {Number.isNaN(solution.end.paceLength) && (
               <p className={styles.hint}>
                 {WORDS.noPace}{' '}
-                <Button size="small" onClick={() => setDialog('settings')}>
-                  {WORDS.setPace}
-                </Button>
+                <Button onClick={() => setDialog('settings')}>{WORDS.setPace}</Button>
               </p>
             )}
             {chosen && selected !== null && !editing && (

@@ -84,15 +84,11 @@ export function WayHomeStrip({ solution, ends, ghost, onChoose, onStraightHome }
             <span className={styles.actionWords}>{WORDS.home.straightHome}</span>
           </Button>
         )}
-        <Button
-          ghost
-          shape="round"
-          icon={<SwapOutlined aria-hidden="true" />}
-          onClick={onChoose}
-          disabled={solution.traverse.legs === 0}
-        >
-          <span className={styles.actionWords}>{WORDS.home.choose}</span>
-        </Button>
+        {solution.traverse.legs > 0 && (
+          <Button ghost shape="round" icon={<SwapOutlined aria-hidden="true" />} onClick={onChoose}>
+            <span className={styles.actionWords}>{WORDS.home.choose}</span>
+          </Button>
+        )}
       </div>
     </section>
   );
