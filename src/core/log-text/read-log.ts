@@ -10,7 +10,7 @@ import { readLine } from './read-line';
 /** A log larger than this is refused, in bytes of UTF-8 or characters, whichever is known. */
 export const LARGEST_LOG = 2_000_000;
 /** More lines than anyone keeps; it holds a hostile log to well under the server's two seconds. */
-const MOST_LINES = 200_000;
+const MOST_LINES = 100_000;
 /** After so many faults the reader stops: a person mends the first ones first. */
 const MOST_FAULTS = 20;
 
