@@ -48,6 +48,10 @@ function read(keyword: string, text: string) {
   return line.ok ? { value: line.value } : { wrong: faultWords(line.fault.fault) };
 }
 
+/** The note of a line, which stays with it when its figure changes. */
+const noteOf = (line: { note?: string } | undefined): { note?: string } =>
+  line?.note === undefined ? {} : { note: line.note };
+
 /** The fields as a set-up, or what is wrong with each. */
 function setUpOf(
   fields: Fields,
@@ -64,7 +68,7 @@ function setUpOf(
   if (fields.date.trim()) {
     const found = read('date', fields.date.trim());
     if (found.wrong) wrong.date = found.wrong;
-    else header.date = { ...outing.date, ...found.value!.header!.date! };
+    else header.date = { ...noteOf(outing.date), ...found.value!.header!.date! };
   }
   const start = read('start', fields.start.trim());
   if (start.wrong) wrong.start = start.wrong;
@@ -75,14 +79,17 @@ function setUpOf(
     const text = fields.source === 'typed' ? fields.angle.trim() : fields.source;
     const found = read('declination', text);
     if (found.wrong) wrong.angle = found.wrong;
-    else header.declination = found.value!.header!.declination!;
+    else
+      header.declination = { ...found.value!.header!.declination!, ...noteOf(outing.declination) };
   }
   let pace: EntryOf<'pace'> | null = null;
   if (fields.pace.trim()) {
     const found = read('pace', fields.pace.trim());
     const entry = found.value?.entry;
     if (found.wrong) wrong.pace = found.wrong;
-    else if (entry && isPace(entry)) pace = entry;
+    else if (entry && isPace(entry)) {
+      pace = { ...entry, ...noteOf(outing.entries.findLast(isPace)) };
+    }
   }
   return Object.keys(wrong).length > 0 ? { wrong } : { setUp: { header, pace }, wrong };
 }
