@@ -2,7 +2,7 @@ import destination from '@turf/destination';
 import { blankOuting, type Outing } from '../src/core/logbook';
 import { solve } from '../src/core/solve';
 import { appendLeg, emptyTraverse, setLeg, workOut } from '../src/core/traverse';
-import { uniform } from '../tests/support/random';
+import { uniform } from '../src/core/random';
 import { printed, rounds } from './rounds';
 
 /**

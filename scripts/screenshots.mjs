@@ -17,6 +17,11 @@ const onSpread = async (page, url) => {
   await page.goto(`${url}/outing?id=demo-rain-gauges`);
   await page.waitForSelector('[data-testid=home-sentence]');
 };
+/** Another view of the demo outing, once its last part stands. */
+const onView = async (page, url, path) => {
+  await page.goto(`${url}${path}?id=demo-rain-gauges`);
+  await page.waitForSelector('main h2', { visible: true });
+};
 const PICTURES = [
   { name: 'shelf', viewport: DESK, light: 'day' },
   {
@@ -66,6 +71,18 @@ const PICTURES = [
       await page.click('[aria-label="Set up"]');
       await page.waitForSelector('#set-pace', { visible: true });
     },
+  },
+  {
+    name: 'norths',
+    viewport: DESK,
+    light: 'day',
+    act: (page, url) => onView(page, url, '/norths'),
+  },
+  {
+    name: 'norths-phone',
+    viewport: PHONE,
+    light: 'dark',
+    act: (page, url) => onView(page, url, '/norths'),
   },
 ];
 

@@ -61,6 +61,10 @@ export function threeDigits(bearing: Degrees): string {
   return `${String(whole).padStart(3, '0')}°`;
 }
 
+/** An angle east of a north in degrees and tenths with its letter: 19.1° W. */
+export const angleWords = (east: Degrees): string =>
+  `${Math.abs(east).toFixed(1)}° ${east < 0 ? 'W' : 'E'}`;
+
 export const windBearing = (wind: Wind): Degrees => WINDS.indexOf(wind) * 22.5;
 
 /** The nearest of the 8 winds: what a tired person takes in. */

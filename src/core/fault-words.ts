@@ -23,7 +23,11 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   angle: 'an angle with its letter, as in 19.1 W or 2°18’ W',
   'margin-date': 'the year or month of the map, as in 2009-07',
   'margin-change': 'the change a year, as in change 9’ E a year',
-  convergence: 'model, or an angle with its letter, as in 1.2 E',
+  convergence: 'model, an angle with its letter, as in 1.2 E, or proj and a projection',
+  projection: 'a projection, as in proj +proj=tmerc +lon_0=-63 +k=0.9996',
+  correction: 'none, by-sum, compass-set, by-mark, left-out or magnetic-map',
+  place:
+    'a latitude and a longitude (54.2000 -63.5000 or 54°12’ N 63°30’ W), UTM (20U 467383 6005890) or a grid square (20U MF 67382 05889)',
   north: 'magnetic, true or grid',
   pace: 'a length of a pace: 65 per 100 m, 1.54 m or 5 ft',
   aim: 'needle, landmark or sighted',
@@ -48,6 +52,10 @@ const RANGED: Readonly<Record<Ranged, string>> = {
   pace: 'A pace',
   metres: 'A length in metres',
   month: 'A month',
+  easting: 'An easting in metres',
+  northing: 'A northing in metres',
+  zone: 'A zone of the grid',
+  'seconds-of-arc': 'Seconds of arc',
   year: 'A year',
 };
 
@@ -77,6 +85,8 @@ export function expectedWords(fault: Fault): string | undefined {
       return range(fault.least, fault.most);
     case 'word-contradicts-number':
       return list(fault.readings);
+    case 'wrong-band':
+      return list(fault.nearest);
     default:
       return undefined;
   }
@@ -88,9 +98,11 @@ export const nearestReadings = (fault: Fault): readonly string[] =>
     ? (fault.nearest ?? [])
     : fault.code === 'word-contradicts-number'
       ? fault.readings
-      : fault.code === 'unknown-station' && fault.nearest !== undefined
-        ? [fault.nearest]
-        : [];
+      : fault.code === 'wrong-band'
+        ? fault.nearest
+        : fault.code === 'unknown-station' && fault.nearest !== undefined
+          ? [fault.nearest]
+          : [];
 
 /** The sentence for a fault: what stood there, what was expected, what to do. Plain text. */
 export function faultWords(fault: Fault): string {
@@ -111,7 +123,7 @@ export function faultWords(fault: Fault): string {
     case 'too-long':
       return `This ${fault.what} is longer than ${fault.most} characters.`;
     case 'no-declination':
-      return `A bearing from ${fault.north} north can’t be used while no declination is known. Set the declination first, or read from magnetic north.`;
+      return `A bearing from ${fault.north} north can’t go in: this outing knows no declination, and mixing map and needle ruins the way home. Set the declination first, or write the bearing as the needle reads.`;
     case 'no-pace':
       return `A distance in ${fault.unit} needs the length of a pace first, as in: pace 65 per 100 m. Or write metres: 100m.`;
     case 'no-leg-yet':
@@ -133,11 +145,17 @@ export function faultWords(fault: Fault): string {
         ? 'The model needs the position of the start: start NAME at LAT LON.'
         : 'The declination for a day needs the date of the outing: date YYYY-MM-DD.';
     case 'model-out-of-window':
-      return `The date is outside the years that the field model holds for (${fault.model}: ${fault.from} to ${fault.until}). Type the declination in.`;
+      return `The date is far outside the years that the field model holds for (${fault.model}: ${fault.from} to ${fault.until}). Type the declination in.`;
     case 'model-not-loaded':
       return 'The model is still being loaded.';
     case 'convergence-unknown':
       return 'The UTM grid ends at 80° south and 84° north: type the convergence in.';
+    case 'bad-projection':
+      return `The projection “${fault.definition}” can’t be used at the start’s position.`;
+    case 'wrong-band':
+      return `That place is at latitude ${fault.latitude.toFixed(2)}, outside band ${fault.band}. Did you mean ${list(fault.nearest)}?`;
+    case 'no-grid-there':
+      return 'UTM and its squares end at 80° south and 84° north: write the place in degrees.';
     case 'changed-elsewhere':
       return 'This page was changed in another tab in the meantime. Look again, then repeat the change.';
     case 'too-large':

@@ -23,6 +23,9 @@ export type Expected =
   | 'margin-date'
   | 'margin-change'
   | 'convergence'
+  | 'projection'
+  | 'correction'
+  | 'place'
   | 'north'
   | 'pace'
   | 'aim'
@@ -47,11 +50,15 @@ export type Ranged =
   | 'pace'
   | 'metres'
   | 'month'
+  | 'easting'
+  | 'northing'
+  | 'zone'
+  | 'seconds-of-arc'
   | 'year';
 
 /** Lines that stand once in a log. */
 export type OnceOnly =
-  'outing' | 'date' | 'start' | 'declination' | 'convergence' | 'show' | 'header';
+  'outing' | 'date' | 'start' | 'declination' | 'correction' | 'convergence' | 'show' | 'header';
 
 /** Everything that can be wrong with what was written, as data. fault-words.ts makes the sentence. */
 export type Fault =
@@ -73,6 +80,9 @@ export type Fault =
   | { code: 'model-out-of-window'; model: string; from: string; until: string }
   | { code: 'model-not-loaded' }
   | { code: 'convergence-unknown' }
+  | { code: 'bad-projection'; definition: string }
+  | { code: 'wrong-band'; band: string; latitude: number; nearest: string[] }
+  | { code: 'no-grid-there' }
   | { code: 'changed-elsewhere' }
   | { code: 'too-large'; most: number; unit: 'bytes' | 'lines' }
   | { code: 'schema'; message: string };

@@ -1,7 +1,7 @@
 import { acrossVariance, alongVariance } from './error-model';
 import type { Fault, Field } from './faults';
 import type { Aim, BearingReading, EntryOf, Leg } from './logbook';
-import { towardTrue, workingNorth, type North, type Norths } from './north';
+import { towardWorking, type North, type Norths } from './north';
 import { bearingDegrees, metresAlong, paceMetres } from './reading';
 import type { Traverse } from './traverse';
 import { radians, type Degrees, type Metres } from './units';
@@ -19,9 +19,7 @@ export interface PageState {
 
 /** The state at the top of a page. */
 export function topOfPage(norths: Norths): PageState {
-  const magneticOnly = workingNorth(norths) === 'magnetic';
-  const offset = (north: North) =>
-    magneticOnly && north === 'magnetic' ? 0 : (towardTrue(north, norths) ?? NaN);
+  const offset = (north: North) => towardWorking(north, norths) ?? NaN;
   return {
     paceLength: NaN,
     aim: 'landmark',

@@ -124,8 +124,28 @@ const declination = z.discriminatedUnion('source', [
 ]);
 export type DeclinationSetting = z.infer<typeof declination>;
 
+/** How the angle between the norths is dealt with: the schools of the trade, by what each does. */
+export const CORRECTIONS = [
+  'none',
+  'by-sum',
+  'compass-set',
+  'by-mark',
+  'left-out',
+  'magnetic-map',
+] as const;
+export type Correction = (typeof CORRECTIONS)[number];
+
+/** A map projection as a proj definition: one line of `+key=value` words, the first one `+proj=`. */
+export const isProjection = (text: string) =>
+  text.length <= 300 && /^\+proj=[\w-]+( \+[\w-]+(=[\w.,+-]+)?)*$/.test(text);
+
 const convergence = z.discriminatedUnion('source', [
   open({ source: z.literal('model'), note }),
+  open({
+    source: z.literal('projection'),
+    definition: z.string().refine(isProjection, 'a projection: +proj=… and further +words'),
+    note,
+  }),
   open({ source: z.literal('typed'), angle: angleReading, note }),
 ]);
 export type ConvergenceSetting = z.infer<typeof convergence>;
@@ -160,6 +180,8 @@ const header = {
     note,
   }),
   declination,
+  /** Without it: by sums where a declination is set, else magnetic all the way. */
+  correction: open({ how: z.enum(CORRECTIONS), note }).optional(),
   convergence: convergence.optional(),
   show: open({ north, note }),
 };

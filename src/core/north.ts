@@ -1,4 +1,4 @@
-import { normalised } from './angle';
+import { normalised, signedDifference } from './angle';
 import type { Degrees } from './units';
 
 /**
@@ -20,24 +20,33 @@ export interface Bearing {
 export interface Norths {
   readonly declinationEast: Degrees | null;
   readonly convergenceEast: Degrees;
-}
-
-/** What to add to a bearing from this north to get one from true north; null when it is not known. */
-export function towardTrue(north: North, norths: Norths): Degrees | null {
-  if (norths.declinationEast === null) return null;
-  if (north === 'magnetic') return norths.declinationEast;
-  return north === 'grid' ? norths.convergenceEast : 0;
-}
-
-/** The same direction from another north; null when the declination that it takes is not known. */
-export function converted(bearing: Bearing, to: North, norths: Norths): Bearing | null {
-  if (bearing.north === to) return { degrees: normalised(bearing.degrees), north: to };
-  const up = towardTrue(bearing.north, norths);
-  const down = towardTrue(to, norths);
-  if (up === null || down === null) return null;
-  return { degrees: normalised(bearing.degrees + up - down), north: to };
+  /** The map's own north lines are drawn to magnetic north: map and needle read alike. */
+  readonly gridIsMagnetic?: boolean;
 }
 
 /** The north in which coordinates are reckoned: true when the declination is known, else magnetic. */
 export const workingNorth = (norths: Norths): North =>
   norths.declinationEast === null ? 'magnetic' : 'true';
+
+/** What to add to a bearing from this north to get one from the working north; null when it is not known. */
+export function towardWorking(north: North, norths: Norths): Degrees | null {
+  const likeNeedle = north === 'magnetic' || (north === 'grid' && norths.gridIsMagnetic === true);
+  if (norths.declinationEast === null) return likeNeedle ? 0 : null;
+  if (likeNeedle) return norths.declinationEast;
+  return north === 'grid' ? norths.convergenceEast : 0;
+}
+
+/** How far east of one north another lies; null when it is not known. */
+export function northEastOf(north: North, other: North, norths: Norths): Degrees | null {
+  const [here, there] = [towardWorking(north, norths), towardWorking(other, norths)];
+  return here === null || there === null ? null : signedDifference(here, there);
+}
+
+/** The same direction from another north; null when the declination that it takes is not known. */
+export function converted(bearing: Bearing, to: North, norths: Norths): Bearing | null {
+  if (bearing.north === to) return { degrees: normalised(bearing.degrees), north: to };
+  const up = towardWorking(bearing.north, norths);
+  const down = towardWorking(to, norths);
+  if (up === null || down === null) return null;
+  return { degrees: normalised(bearing.degrees + up - down), north: to };
+}

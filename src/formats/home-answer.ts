@@ -1,4 +1,5 @@
 import { warningsOf } from '../core/checks';
+import type { WarningPlace } from '../core/checks/check';
 import type { Ellipse } from '../core/error-model';
 import { missAtHome, placeOnMap, way } from '../core/home';
 import { positionOf } from '../core/positions';
@@ -10,18 +11,19 @@ const ellipseFields = (ellipse: Ellipse) => ({
   azimuth: ellipse.azimuthDegrees,
 });
 
-/** The answer of the endpoint `home`: see docs/log-format.md. `lineOf` gives an entry's line, where there is one. */
+/** The answer of the endpoint `home`: see docs/log-format.md. `lineOf` gives the line of a place on the page, where there is one. */
 export function homeAnswer(
   solution: Solution,
   from: number,
   to: number,
-  lineOf: (entry: number) => number | undefined,
+  lineOf: (place: WarningPlace) => number | undefined,
 ) {
   const { outing, norths, traverse } = solution;
   const home = way(solution, from, to);
   return {
     outing: outing.name,
     declination: { east: norths.declinationEast, source: norths.declinationSource },
+    correction: norths.correction,
     stations: stationPoints(solution).map((point) => ({
       name: stationName(solution, point),
       x: traverse.east[point],
@@ -43,15 +45,15 @@ export function homeAnswer(
     placeOnMap: ellipseFields(placeOnMap(solution, from)),
     closures: solution.closures.map((closure) => ({
       station: closure.station,
-      line: lineOf(closure.entry),
+      line: lineOf({ entry: closure.entry }),
       dx: closure.dxMetres,
       dy: closure.dyMetres,
       metres: closure.metres,
       ofWalked: closure.ofWalked,
     })),
-    warnings: warningsOf(solution).map(({ code, entry, message }) => ({
+    warnings: warningsOf(solution).map(({ code, at, message }) => ({
       code,
-      line: lineOf(entry),
+      line: lineOf(at),
       message,
     })),
   };

@@ -93,6 +93,8 @@ export class OutingSession {
     this.enqueue((page) => {
       const operations = command(page.outing, models);
       if (!operations.ok) return faultOf(operations.fault);
+      // Nothing to change is nothing to write.
+      if (operations.value.length === 0) return null;
       return { kind: 'edit', operations: operations.value };
     });
 

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import * as convert from '@/app/api/convert/route';
+import * as declination from '@/app/api/declination/route';
 import * as home from '@/app/api/home/route';
 
 const demo = readFileSync('demo/rain-gauges.log.txt', 'utf8');
@@ -180,5 +181,39 @@ describe('what can’t be answered', () => {
     await answer.text();
     expect(answer.status).toBe(200);
     expect(performance.now() - start).toBeLessThan(2000);
+  });
+});
+
+describe('GET /api/declination', () => {
+  const ask = (query: string) =>
+    declination.GET(new Request(`http://localhost/api/declination${query}`));
+
+  it('answers with the model at a place and day', async () => {
+    const answer = await ask('?lat=54.2&lon=-63.5&date=2026-08-14');
+    expect(answer.status).toBe(200);
+    const body = await answer.json();
+    expect(body).toMatchObject({ model: 'WMM2025', validUntil: '2029-11-13', extrapolated: false });
+    expect(body.east).toBeCloseTo(-19.15, 2);
+    expect(body.uncertainty).toBeCloseTo(Math.hypot(0.26, 5417 / body.horizontalIntensity), 12);
+    expect(body.changePerYear).toBeCloseTo(0.22, 2);
+  });
+
+  it.each([
+    ['?lat=95&lon=0&date=2026-08-14', 'lat', /“95”/],
+    ['?lat=&lon=0&date=2026-08-14', 'lat', /missing/],
+    ['?lat=1e1&lon=0&date=2026-08-14', 'lat', /“1e1”/],
+    ['?lat=5&lon=181&date=2026-08-14', 'lon', /“181”/],
+    ['?lat=5&lon=1', 'date', /missing/],
+    ['?lat=5&lon=1&date=2026-02-30', 'date', /2026-02-30/],
+    ['?lat=5&lon=1&date=2060-01-01', 'date', /2024-11-13 to 2029-11-13/],
+  ])('%s is refused', async (query, path, message) => {
+    const refusal = await errorOf(await ask(query));
+    expect(refusal).toMatchObject({ status: 400, path });
+    expect(refusal).toHaveProperty('message', expect.stringMatching(message));
+    expect(refusal).toHaveProperty('expected');
+  });
+
+  it('refuses another method', async () => {
+    expect((await errorOf(declination.POST())).status).toBe(405);
   });
 });

@@ -20,6 +20,9 @@ async function findings({ page }: Visitor): Promise<string[]> {
   );
 }
 
+/** The other views of an outing, each with a heading of its parts. */
+const VIEWS = ['/norths'];
+
 let demo: Awaited<ReturnType<typeof startServer>>;
 beforeAll(async () => {
   demo = await startServer({ port: await freePort(), demo: true });
@@ -68,6 +71,11 @@ describe('everyone can use it', () => {
         expect(await findings(visitor)).toEqual([]);
         await page.keyboard.press('Escape');
         await page.waitForSelector(field, { hidden: true });
+      }
+      for (const view of VIEWS) {
+        await page.goto(`${demo.url}${view}?id=demo-rain-gauges`);
+        await page.waitForSelector('main h2', { visible: true });
+        expect(await findings(visitor)).toEqual([]);
       }
       await visitor.leave();
     },

@@ -102,8 +102,9 @@ describe('logging', () => {
     await pace.type('65');
     await visitor.reads('[role=dialog]', /Did you mean 65 per 100 m or 65 m/);
     await pace.type(' per 100 m');
+    await visitor.choose('By a sum each time');
     await visitor.choose('Typed in');
-    const angle = (await page.waitForSelector('#set-angle', { visible: true }))!;
+    const angle = (await page.waitForSelector('#norths-angle', { visible: true }))!;
     await angle.type('19.1');
     await visitor.reads('[role=dialog]', /Did you mean 19.1 E or 19.1 W/);
     await angle.type(' W');
@@ -124,7 +125,7 @@ describe('logging', () => {
     await visitor.page.reload();
     await visitor.log('declination 5 E');
     await visitor.click('Set up');
-    await visitor.fill('#set-start', 'Dock at 54.2 -63.5');
+    await visitor.fill('#set-place', '54.2 -63.5');
     await visitor.fill('#set-date', '2026-08-14');
     await visitor.choose('World Magnetic Model');
     await visitor.click('Save');

@@ -23,8 +23,9 @@ describe('without a network', () => {
     await visitor.home('225°', /Walk 140 m/);
     // The models of the earth were never asked for before: they are there all the same.
     await visitor.click('Set up');
-    await visitor.fill('#set-start', 'Dock at 54.2 -63.5');
+    await visitor.fill('#set-place', '54.2 -63.5');
     await visitor.fill('#set-date', '2026-08-14');
+    await visitor.choose('By a sum each time');
     await visitor.choose('World Magnetic Model');
     await visitor.click('Save');
     await visitor.reads('header', /Needle points 19.2° west/);

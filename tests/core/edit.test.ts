@@ -9,12 +9,13 @@ import {
   removeEntry,
   renameStation,
   replaceEntry,
-  setPace,
+  setUpOuting,
+  type SetUp,
   type Command,
 } from '@/core/edit/commands';
 import { applied, inverse } from '@/core/edit/operations';
 import { writeLog } from '@/core/log-text/write-log';
-import type { Outing } from '@/core/logbook';
+import { headerOf, type Outing } from '@/core/logbook';
 import { way } from '@/core/home';
 import { anyOuting, leg, solved, solvedLog } from '../support/outings';
 
@@ -108,8 +109,19 @@ describe('changing a page', () => {
   it('sets the pace, and refuses what the page can’t do without', () => {
     const paced = outingOfLog('pace 65 per 100 m\n000 65p');
     const pace = { kind: 'pace', unit: 'metres', value: 2 } as const;
-    expect(after(paced, setPace(pace))).toEqual(['pace 2 m', '000 65p']);
-    expect(after(page, setPace(pace))[0]).toBe('pace 2 m');
+    const set = (outing: Outing, more: Partial<SetUp> = {}) =>
+      setUpOuting({ header: headerOf(outing), pace: null, read: null, ...more });
+    expect(after(paced, set(paced, { pace }))).toEqual(['pace 2 m', '000 65p']);
+    expect(after(page, set(page, { pace }))[0]).toBe('pace 2 m');
+    expect(after(paced, set(paced, { read: 'magnetic' }))).toEqual([
+      'pace 65 per 100 m',
+      '000 65p',
+    ]);
+    expect(after(paced, set(paced, { read: 'true' })).at(-1)).toBe('read true');
+    const twice = outingOfLog('000 10m\nread true');
+    expect(after(twice, set(twice, { read: 'grid' }))).toEqual(['000 10m', 'read grid']);
+    const unchanged = set(paced)(paced, null);
+    expect(unchanged.ok && unchanged.value).toEqual([]);
     expect(after(paced, removeEntry(0, paced.entries[0]!))).toEqual(['no-pace']);
     const northed = outingOfLog('declination 5 E\n010T 5m');
     const none = changeHeader((header) => ({ ...header, declination: { source: 'none' } }));

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { biasCovariance, ellipse, legCovariance } from '@/core/error-model';
 import { missAtHome, missCovariance, placeOnMap, way } from '@/core/home';
 import { outingOf, solved, solvedLog, leg } from '../support/outings';
-import { normals } from '../support/random';
+import { normals, uniform } from '@/core/random';
 
 const DEGREE = Math.PI / 180;
 
@@ -88,7 +88,7 @@ describe('the aim', () => {
 
 /** Walks the outing and the way home over and over with random errors, and sees where it ends. */
 function walked(legs: readonly [number, number][], trials: number, commonErrors: boolean) {
-  const next = normals(20260814);
+  const next = normals(uniform(20260814));
   const [sigmaAim, sigmaLength] = [2 * DEGREE, 0.05];
   const plan = solved(outingOf(legs.map(([b, d]) => leg(b, d))));
   const back = way(plan, plan.current, 0);

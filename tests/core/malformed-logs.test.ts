@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { expectedWords, faultWords } from '@/core/fault-words';
 import { readLog } from '@/core/log-text/read-log';
-import { uniform } from '../support/random';
+import { uniform } from '@/core/random';
 
 /** The first fault of a log, with the sentence that a person reads. */
 function faultOf(text: string) {
@@ -50,8 +50,8 @@ const ROWS: [text: string, line: number, column: number, says: RegExp][] = [
   ['220 10m >', 1, 10, /Expected the name of a station/],
   ['220 10m > ; a note', 1, 11, /Expected the name of a station/],
   ['220 10m burnt snag', 1, 9, /Did you mean 220 10m ; burnt snag\?/],
-  ['220T 10m', 1, 1, /from true north can’t be used/],
-  ['220 10m back 40G', 1, 14, /from grid north can’t be used/],
+  ['220T 10m', 1, 1, /from true north can’t go in/],
+  ['220 10m back 40G', 1, 14, /from grid north can’t go in/],
   ['10 10m\nsee 20T ; hill', 2, 5, /from true north/],
   ['see 20', 1, 7, /Expected ; and what was seen/],
   ['see ; hill', 1, 5, /Expected a bearing/],
@@ -84,7 +84,7 @@ const ROWS: [text: string, line: number, column: number, says: RegExp][] = [
   ['declination 19 W in 2009', 1, 25, /Expected the change a year/],
   ['declination 19 W in 2009 change 9 a year', 1, 35, /Did you mean 9 E or 9 W\?/],
   ['declination model', 1, 1, /needs the position of the start/],
-  ['convergence', 1, 12, /Expected model, or an angle/],
+  ['convergence', 1, 12, /Expected model, an angle/],
   ['convergence model', 1, 1, /needs the position of the start/],
   ['date 2026-02-30', 1, 6, /Expected a day of the calendar/],
   ['date 14.8.2026', 1, 6, /Expected a day of the calendar/],

@@ -4,7 +4,7 @@ import { signedDifference } from '@/core/angle';
 import { way } from '@/core/home';
 import { positionOf } from '@/core/positions';
 import { leg, outingOf, solved } from '../support/outings';
-import { uniform } from '../support/random';
+import { uniform } from '@/core/random';
 
 /**
  * The plane against geodesics on the WGS84 ellipsoid. Source: C. F. F. Karney, Algorithms for geodesics,

@@ -151,6 +151,12 @@ export const anyOuting: fc.Arbitrary<Outing> = fc
       note: optional(note),
     }),
     declination: fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
+    correction: optional(
+      fc.record({
+        how: fc.constantFrom('by-sum', 'compass-set', 'by-mark', 'left-out', 'magnetic-map'),
+        note: optional(note),
+      }),
+    ),
     convergence: optional(
       fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
     ),

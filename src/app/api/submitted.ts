@@ -1,3 +1,4 @@
+import type { WarningPlace } from '@/core/checks/check';
 import { earthModels } from '@/core/earth-models-loaded';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
 import type { Logbook } from '@/core/logbook';
@@ -9,8 +10,8 @@ import { bodyText, Refused, unreadable } from './answers';
 export interface Submitted {
   readonly logbook: Logbook;
   readonly solution: Solution;
-  /** The line of the log that an entry stood on; undefined for a logbook, which has no lines. */
-  readonly lineOf: (entry: number) => number | undefined;
+  /** The line of the log that something stood on; undefined for a logbook, which has no lines. */
+  readonly lineOf: (place: WarningPlace) => number | undefined;
 }
 
 /** Reads the body of a request by its media type: text/plain is a log, application/json a logbook. */
@@ -27,11 +28,12 @@ export async function submitted(request: Request): Promise<Submitted> {
 function fromLog(text: string): Submitted {
   const log = readLog(text, 'outing', earthModels);
   if (!log.ok) throw unreadable(log.fault[0]!);
-  const { outing, solution, lineOfEntry } = log.value;
+  const { outing, solution, lineOfEntry, lineOfHeader } = log.value;
   return {
     logbook: logbookOf([outing], new Date().toISOString()),
     solution,
-    lineOf: (entry) => lineOfEntry[entry],
+    lineOf: (place) =>
+      'entry' in place ? lineOfEntry[place.entry] : lineOfHeader.get(place.header),
   };
 }
 

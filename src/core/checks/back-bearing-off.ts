@@ -26,7 +26,7 @@ export const backBearingOff: Check = (solution: Solution): Warning[] => {
     if (off <= TOLERANCE_DEGREES) continue;
     warnings.push({
       code: 'back-bearing-off',
-      entry,
+      at: { entry },
       message: `The back bearing ${threeDigits(same.degrees)} differs from ${threeDigits(expected)} by ${Math.round(off)}°. Iron near, or a slip at one end? Look back and read again.`,
     });
   }

@@ -10,6 +10,7 @@ import {
   type Header,
   type Outing,
 } from '../logbook';
+import type { North } from '../north';
 import { fail, ok, type Result } from '../result';
 import { solve, type Solution } from '../solve';
 import { applied, insertion, type Operation } from './operations';
@@ -49,21 +50,6 @@ export const changeHeader =
   (outing, models) => {
     const before = headerOf(outing);
     return checked(outing, models, [{ op: 'header', before, after: change(before) }]);
-  };
-
-/**
- * Sets the length of a pace for the whole outing: the last `pace` line is replaced, or one is put at the
- * top of the page. Legs logged before another pace line keep theirs.
- */
-export const setPace =
-  (pace: EntryOf<'pace'>): Command =>
-  (outing, models) => {
-    const index = outing.entries.findLastIndex((entry) => entry.kind === 'pace');
-    const before = outing.entries[index];
-    const operation: Operation = before
-      ? { op: 'replace', index, before, after: pace }
-      : insertion(0, [pace]);
-    return checked(outing, models, [operation]);
   };
 
 /** How many lines belong to the leg at an entry: the leg, and what was seen on it and from its end. */
@@ -235,4 +221,50 @@ export const renameStation =
           ]
         : [];
     return checked(outing, models, [...header, ...replacements(linked.value, outing.entries)]);
+  };
+
+/** What holds for a whole outing, as set in one go; null leaves a part as it stands. */
+export interface SetUp {
+  readonly header: Header;
+  readonly pace: EntryOf<'pace'> | null;
+  /** The north that bearings without a letter are read from, for the lines that follow. */
+  readonly read: North | null;
+}
+
+/** Which north the lines that follow are read from. */
+export const readNorthAtEnd = (outing: Outing): North =>
+  outing.entries.findLast((entry) => entry.kind === 'read')?.north ?? 'magnetic';
+
+/**
+ * Sets up an outing. Readings stay as they were read, each with its north; another reading north holds for the
+ * lines that follow, and on a page without legs it stands at the top. Nothing to change gives no operations.
+ */
+export const setUpOuting =
+  ({ header, pace, read }: SetUp): Command =>
+  (outing, models) => {
+    const before = headerOf(outing);
+    const operations: Operation[] = equal(before, header)
+      ? []
+      : [{ op: 'header', before, after: header }];
+    const index = outing.entries.findLastIndex((entry) => entry.kind === 'pace');
+    const standing = outing.entries[index];
+    if (pace && !equal(standing, pace)) {
+      operations.push(
+        standing ? { op: 'replace', index, before: standing, after: pace } : insertion(0, [pace]),
+      );
+    }
+    if (read && read !== readNorthAtEnd(outing)) {
+      const line: Entry = { kind: 'read', north: read };
+      const after = applied(outing, operations);
+      if (!after.ok) return after;
+      const { entries } = after.value;
+      const last = entries.findLastIndex((entry) => entry.kind === 'read');
+      const unused = last >= 0 && !entries.slice(last).some((entry) => entry.kind !== 'read');
+      operations.push(
+        unused
+          ? { op: 'replace', index: last, before: entries[last]!, after: line }
+          : insertion(entries.length, [line]),
+      );
+    }
+    return checked(outing, models, operations);
   };

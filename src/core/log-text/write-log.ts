@@ -1,4 +1,13 @@
-import type { AngleReading, BearingReading, DistanceReading, Entry, Leg, Outing } from '../logbook';
+import type {
+  AngleReading,
+  BearingReading,
+  ConvergenceSetting,
+  DeclinationSetting,
+  DistanceReading,
+  Entry,
+  Leg,
+  Outing,
+} from '../logbook';
 import type { North } from '../north';
 import { plainDecimal } from '../units';
 
@@ -81,8 +90,23 @@ export function writeEntry(entry: Entry, read: North): string {
   }
 }
 
+/** A declination as what follows its keyword in a log. */
+function writeDeclination(setting: DeclinationSetting): string {
+  if (setting.source === 'typed') return writeAngle(setting.angle);
+  if (setting.source !== 'margin') return setting.source;
+  const month = setting.month ? `-${String(setting.month).padStart(2, '0')}` : '';
+  const change = writeAngle(setting.changePerYear);
+  return `${writeAngle(setting.angle)} in ${setting.year}${month} change ${change} a year`;
+}
+
+/** A convergence as what follows its keyword in a log. */
+export function writeConvergence(setting: ConvergenceSetting): string {
+  if (setting.source === 'typed') return writeAngle(setting.angle);
+  return setting.source === 'model' ? 'model' : `proj ${setting.definition}`;
+}
+
 function headerLines(outing: Outing): string[] {
-  const { date, start, declination, convergence, show } = outing;
+  const { date, start, declination, correction, convergence, show } = outing;
   const lines = ['cairn-back log 1'];
   if (outing.name !== '') lines.push(`outing ${outing.name}`);
   if (date) lines.push(noted(`date ${date.day}${date.time ? ` ${date.time}` : ''}`, date.note));
@@ -90,17 +114,10 @@ function headerLines(outing: Outing): string[] {
     ? ` at ${plainDecimal(start.position.latitude)} ${plainDecimal(start.position.longitude)}`
     : '';
   lines.push(noted(`start ${start.name}${place}`, start.note));
-  let declared: string = declination.source;
-  if (declination.source === 'typed') declared = writeAngle(declination.angle);
-  if (declination.source === 'margin') {
-    const month = declination.month ? `-${String(declination.month).padStart(2, '0')}` : '';
-    const change = writeAngle(declination.changePerYear);
-    declared = `${writeAngle(declination.angle)} in ${declination.year}${month} change ${change} a year`;
-  }
-  lines.push(noted(`declination ${declared}`, declination.note));
+  lines.push(noted(`declination ${writeDeclination(declination)}`, declination.note));
+  if (correction) lines.push(noted(`correction ${correction.how}`, correction.note));
   if (convergence) {
-    const angle = convergence.source === 'model' ? 'model' : writeAngle(convergence.angle);
-    lines.push(noted(`convergence ${angle}`, convergence.note));
+    lines.push(noted(`convergence ${writeConvergence(convergence)}`, convergence.note));
   }
   if (show.north !== 'magnetic' || show.note) lines.push(noted(`show ${show.north}`, show.note));
   return lines;

@@ -2,10 +2,14 @@
 import { FormOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
+import type { Fault } from '@/core/faults';
 import { faultWords, nearestReadings } from '@/core/fault-words';
 import type { Understanding } from '@/core/log-text/understand';
 import styles from './entry-line.module.css';
 import { entryWords, WORDS } from './words';
+
+/** Faults that a setting of the whole outing would mend. */
+const NEEDS_SET_UP: ReadonlySet<Fault['code']> = new Set(['no-declination', 'no-pace']);
 
 interface Props {
   input: RefObject<HTMLInputElement | null>;
@@ -18,11 +22,13 @@ interface Props {
   onSave: () => void;
   onCancel: () => void;
   onForm: () => void;
+  onSetUp: () => void;
 }
 
 /** Where a leg is typed as on paper; below it, how it is understood so far, or what stands in the way. */
 export function EntryLine(props: Props) {
-  const { input, text, understanding, editing, status, onText, onSave, onCancel, onForm } = props;
+  const { input, text, understanding, editing, status, onText, onSave, onCancel, onForm, onSetUp } =
+    props;
   const [scrolled, setScrolled] = useState(0);
   const fault = understanding.kind === 'fault' ? understanding : null;
 
@@ -79,7 +85,7 @@ export function EntryLine(props: Props) {
       <div className={styles.below}>
         <div id="understanding" className={styles.understanding} aria-live="polite">
           {fault ? (
-            <Fault fault={fault} onTake={replaceAtFault} />
+            <FaultWords fault={fault} onTake={replaceAtFault} onSetUp={onSetUp} />
           ) : (
             understood(understanding) || status
           )}
@@ -102,12 +108,14 @@ export function EntryLine(props: Props) {
   );
 }
 
-function Fault({
+function FaultWords({
   fault,
   onTake,
+  onSetUp,
 }: {
   fault: Extract<Understanding, { kind: 'fault' }>;
   onTake: (reading: string) => void;
+  onSetUp: () => void;
 }) {
   return (
     <span className={styles.fault}>
@@ -117,6 +125,11 @@ function Fault({
           {WORDS.take(reading)}
         </button>
       ))}
+      {NEEDS_SET_UP.has(fault.fault.code) && (
+        <button type="button" className={styles.take} onClick={onSetUp}>
+          {WORDS.settings}
+        </button>
+      )}
     </span>
   );
 }

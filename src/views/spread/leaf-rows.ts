@@ -1,4 +1,4 @@
-import { warningsOf } from '@/core/checks';
+import type { Warning } from '@/core/checks/check';
 import type { Entry, Leg } from '@/core/logbook';
 import type { Solution } from '@/core/solve';
 import { WORDS } from './words';
@@ -15,11 +15,11 @@ export interface LeafRow {
 }
 
 /** The rows of the leaf: a line each, with what the page notices beside it. */
-export function leafRows(solution: Solution): LeafRow[] {
+export function leafRows(solution: Solution, warnings: readonly Warning[]): LeafRow[] {
   const remarks = new Map<number, { text: string; warns: boolean }[]>();
   const remark = (entry: number, text: string, warns: boolean) =>
     remarks.set(entry, [...(remarks.get(entry) ?? []), { text, warns }]);
-  for (const { entry, message } of warningsOf(solution)) remark(entry, message, true);
+  for (const { at, message } of warnings) if ('entry' in at) remark(at.entry, message, true);
   for (const { entry, station, metres, ofWalked } of solution.closures) {
     remark(entry, WORDS.closure(station, metres, ofWalked), false);
   }

@@ -6,7 +6,7 @@ import { understand } from '@/core/log-text/understand';
 import { writeBearing, writeDistance } from '@/core/log-text/write-log';
 import type { Entry, Leg } from '@/core/logbook';
 import type { Solution } from '@/core/solve';
-import styles from './dialog.module.css';
+import styles from '@/views/shared/dialog.module.css';
 import { entryWords, WORDS } from './words';
 
 interface Fields {

@@ -4,8 +4,9 @@ import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
 import { threeDigits } from '@/core/angle';
 import { bearingDegrees } from '@/core/reading';
 import type { LeafRow } from './leaf-rows';
+import { NORTH_WORDS } from '@/views/shared/norths/words';
 import styles from './log-leaf.module.css';
-import { distanceWords, lineWords, NORTH_WORDS, WORDS } from './words';
+import { distanceWords, lineWords, WORDS } from './words';
 
 const ROW_HEIGHT = 45;
 /** Rows drawn beyond the edge, so that scrolling never shows an empty page. */

@@ -4,25 +4,31 @@ import { Button } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Outing } from '@/core/logbook';
+import { warningsOf } from '@/core/checks';
 import { stationName, type Solution } from '@/core/solve';
 import { CairnMark } from '@/ui/cairn-mark';
 import { STORE_WORDS } from '@/ui/store-words';
 import { EntryLine } from './entry-line';
+import { HeaderWarnings } from './header-warnings';
 import { isLeg, leafRows, legAt } from './leaf-rows';
 import { LogLeaf } from './log-leaf';
 import { Rescue } from './rescue';
 import { SketchLeaf } from './sketch-leaf';
 import styles from './spread.module.css';
 import { useKeys } from './use-keys';
-import type { OpenOuting } from './use-outing';
+import type { OpenOuting } from '@/views/shared/use-outing';
 import { useSpread } from './use-spread';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
-import { editingWords, northsSentence, WORDS } from './words';
+import { northsSentence } from '@/views/shared/norths/words';
+import { editingWords, WORDS } from './words';
 
 const LegForm = dynamic(() => import('./leg-form').then((it) => it.LegForm), { ssr: false });
-const SettingsDrawer = dynamic(() => import('./settings-drawer').then((it) => it.SettingsDrawer), {
-  ssr: false,
-});
+const SettingsDrawer = dynamic(
+  () => import('@/views/shared/settings-drawer').then((it) => it.SettingsDrawer),
+  {
+    ssr: false,
+  },
+);
 const RenameDialog = dynamic(() => import('./rename-dialog').then((it) => it.RenameDialog), {
   ssr: false,
 });
@@ -47,7 +53,8 @@ export function SpreadBook({
   const [dialog, setDialog] = useState<Dialog>(null);
   const [tab, setTab] = useState<'log' | 'sketch'>('log');
   const [ends, setEnds] = useState<WayEnds | null>(null);
-  const rows = useMemo(() => leafRows(solution), [solution]);
+  const warnings = useMemo(() => warningsOf(solution), [solution]);
+  const rows = useMemo(() => leafRows(solution, warnings), [solution, warnings]);
   const name = outing.name || WORDS.untitled;
 
   useEffect(() => {
@@ -77,7 +84,13 @@ export function SpreadBook({
           <span>Cairn Back</span>
         </a>
         <h1 className={styles.title}>{name}</h1>
-        <p className={styles.norths}>{northsSentence(solution.norths, outing.show.north)}</p>
+        <a
+          className={styles.norths}
+          href={`/norths?id=${encodeURIComponent(outing.id)}`}
+          title={WORDS.toNorths}
+        >
+          {northsSentence(solution.norths, solution.end.read, outing.show.north)}
+        </a>
         <Button
           type="text"
           icon={<UndoOutlined aria-hidden="true" />}
@@ -128,6 +141,7 @@ export function SpreadBook({
         </div>
         <div className={styles.leaves} data-tab={tab}>
           <section id="leaf-log" className={styles.logLeaf} aria-label={WORDS.log}>
+            <HeaderWarnings warnings={warnings} onSetUp={() => setDialog('settings')} />
             <LogLeaf
               rows={rows}
               selected={selected}
@@ -179,6 +193,7 @@ export function SpreadBook({
               onSave={spread.save}
               onCancel={spread.clearLine}
               onForm={() => setDialog('form')}
+              onSetUp={() => setDialog('settings')}
             />
           </section>
           <section id="leaf-sketch" className={styles.sketchLeaf} aria-label={WORDS.sketch}>

@@ -3,10 +3,10 @@ import { useSearchParams } from 'next/navigation';
 import { faultWords } from '@/core/fault-words';
 import { writeLog } from '@/core/log-text/write-log';
 import { STORE_WORDS } from '@/ui/store-words';
+import { PlainPage } from '@/views/shared/plain-page';
 import { Rescue } from './rescue';
 import { SpreadBook } from './spread-book';
-import styles from './spread.module.css';
-import { useOuting } from './use-outing';
+import { useOuting } from '@/views/shared/use-outing';
 import { WORDS } from './words';
 
 /** The outing that the address names, or a plain word on why it can't be shown. */
@@ -15,51 +15,32 @@ export function Spread() {
   const open = useOuting(id);
   const { state, solved, page } = open;
 
-  if (state.status === 'loading') return <Plain words={WORDS.loading} />;
-  if (state.status === 'missing') return <Plain words={WORDS.missing} />;
-  if (state.status === 'unavailable') return <Plain words={STORE_WORDS[state.fault]} alert />;
+  if (state.status === 'loading') return <PlainPage words={WORDS.loading} />;
+  if (state.status === 'missing') return <PlainPage words={WORDS.missing} />;
+  if (state.status === 'unavailable') return <PlainPage words={STORE_WORDS[state.fault]} alert />;
   if (state.status === 'damaged') {
     const raw = JSON.stringify(state.damage.records, null, 2);
     const readable = state.damage.page ? writeLog(state.damage.page.outing) : '';
     return (
-      <Plain words="">
+      <PlainPage words="">
         <Rescue
           words="Part of this log is damaged on this device. Below is all that can be read, and after it what can’t, as it stands. Save it before anything else."
           text={`${readable}\n# What could not be read, from change ${state.damage.number} on:\n${raw.replace(/^/gm, '# ')}\n`}
         />
-      </Plain>
+      </PlainPage>
     );
   }
-  if (!solved || !page) return <Plain words={WORDS.loading} />;
+  if (!solved || !page) return <PlainPage words={WORDS.loading} />;
   if (!solved.ok) {
-    if (solved.fault.fault.code === 'model-not-loaded') return <Plain words={WORDS.loading} />;
+    if (solved.fault.fault.code === 'model-not-loaded') return <PlainPage words={WORDS.loading} />;
     return (
-      <Plain words="">
+      <PlainPage words="">
         <Rescue
           words={`${WORDS.unsolved} ${faultWords(solved.fault.fault)}`}
           text={writeLog(page.outing)}
         />
-      </Plain>
+      </PlainPage>
     );
   }
   return <SpreadBook key={id} open={open} outing={page.outing} solution={solved.value} />;
-}
-
-function Plain({
-  words,
-  alert,
-  children,
-}: {
-  words: string;
-  alert?: boolean;
-  children?: React.ReactNode;
-}) {
-  return (
-    <main className={styles.plain}>
-      {words && <p role={alert ? 'alert' : 'status'}>{words}</p>}
-      {children}
-      {/* A whole page load: it works from the offline cache like any other. */}
-      <a href="/">{WORDS.toShelf}</a>
-    </main>
-  );
 }

@@ -8,18 +8,20 @@ import {
   removeEntry,
   renameStation,
   replaceEntry,
-  setPace,
+  setUpOuting,
   type Command,
+  type SetUp,
 } from '@/core/edit/commands';
 import { applied } from '@/core/edit/operations';
 import { understand, type Understanding } from '@/core/log-text/understand';
 import { writeEntry, writeLog } from '@/core/log-text/write-log';
 import type { Entry, Header, Outing } from '@/core/logbook';
-import type { Solution } from '@/core/solve';
+import { solve, type Solution } from '@/core/solve';
+import { whatChanged } from '@/core/what-changed';
 import type { Outcome } from '@/store/outing-session';
 import type { StoreFault } from '@/store/store-fault';
-import type { SetUp } from './settings-drawer';
-import type { OpenOuting } from './use-outing';
+import type { OpenOuting } from '@/views/shared/use-outing';
+import { changeWords } from '@/views/shared/norths/words';
 import { lineWords, WORDS } from './words';
 
 /** A change that the store would not take: what it was, and the log as it would stand with it. */
@@ -99,14 +101,26 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
     [editing, run, clearLine],
   );
 
+  /** What another header does to the way home, in words; nothing where a page has no legs or nothing moves. */
+  const effectOf = useCallback(
+    (header: Partial<Header>): string => {
+      if (!solution || solution.traverse.legs === 0) return '';
+      const after = solve({ ...outing, ...header }, open.models);
+      const change = after.ok ? whatChanged(solution, after.value) : null;
+      return change ? changeWords(change) : '';
+    },
+    [solution, outing, open.models],
+  );
+
   const save = useCallback(async () => {
     if (understanding.kind === 'entry') await saveEntry(understanding.entry);
     if (understanding.kind === 'header') {
       const { header } = understanding;
       const command = changeHeader((before) => ({ ...before, ...header }) as Header);
-      if ((await run(command, WORDS.saved(text.trim()))) === null) clearLine();
+      const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
+      if ((await run(command, said)) === null) clearLine();
     }
-  }, [understanding, saveEntry, run, text, clearLine]);
+  }, [understanding, saveEntry, run, text, clearLine, effectOf]);
 
   const edit = useCallback(
     (index: number) => {
@@ -147,17 +161,7 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
   const rename = (from: string, to: string) =>
     run(renameStation(from, to), `${from} is now called ${to}.`);
 
-  const setUp = async ({ header, pace }: SetUp): Promise<string | null> => {
-    const both: Command = (page, models) => {
-      const headed = changeHeader((before) => ({ ...before, ...header }))(page, models);
-      if (!headed.ok || !pace) return headed;
-      const after = applied(page, headed.value);
-      if (!after.ok) return after;
-      const paced = setPace(pace)(after.value, models);
-      return paced.ok ? { ok: true, value: [...headed.value, ...paced.value] } : paced;
-    };
-    return run(both, 'Saved.');
-  };
+  const setUp = (wanted: SetUp) => run(setUpOuting(wanted), `Saved. ${effectOf(wanted.header)}`);
 
   const step = useCallback(
     async (kind: 'undo' | 'redo') => {

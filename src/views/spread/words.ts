@@ -1,10 +1,9 @@
 import { threeDigits, type Wind } from '@/core/angle';
 import type { Aim, BearingReading, DistanceReading, Entry } from '@/core/logbook';
-import type { North } from '@/core/north';
 import { bearingDegrees } from '@/core/reading';
 import { nearestEighth } from '@/core/angle';
 import { writeDistance, writeEntry } from '@/core/log-text/write-log';
-import type { NorthsOfOuting } from '@/core/norths-of';
+import { NORTH_WORDS } from '@/views/shared/norths/words';
 
 /** The words of the spread, kept together so that they can be read through. */
 
@@ -19,19 +18,6 @@ const WIND_WORDS: Readonly<Partial<Record<Wind, string>>> = {
   NW: 'north-west',
 };
 export const windWords = (wind: Wind): string => WIND_WORDS[wind] ?? wind;
-
-export const NORTH_WORDS: Readonly<Record<North, string>> = {
-  magnetic: 'as the needle reads',
-  true: 'from true north',
-  grid: 'from grid north',
-};
-
-/** The same in one word, where room is short. */
-export const NORTH_SHORT: Readonly<Record<North, string>> = {
-  magnetic: 'needle',
-  true: 'true',
-  grid: 'grid',
-};
 
 const AIM_WORDS: Readonly<Record<Aim, string>> = {
   needle: 'walking on the needle',
@@ -114,17 +100,6 @@ export function lineWords(entry: Entry): string {
   }
 }
 
-/** One sentence on how the angles are dealt with: always in view. */
-export function northsSentence(norths: NorthsOfOuting, show: North): string {
-  const { declinationEast } = norths;
-  if (declinationEast === null) {
-    return 'Magnetic all the way: bearings are as the needle reads, and so is the way home.';
-  }
-  const side = declinationEast < 0 ? 'west' : 'east';
-  const angle = Math.abs(declinationEast).toFixed(1);
-  return `Needle points ${angle}° ${side} of true. The way home is ${NORTH_WORDS[show]}.`;
-}
-
 /** What the entry line is doing, when it is not adding to the end of the page. */
 export const editingWords = (how: 'replace' | 'insert', leg: number): string =>
   `${how === 'replace' ? 'Changing' : 'Inserting before'} ${leg > 0 ? `leg ${leg}` : 'this line'}`;
@@ -145,6 +120,7 @@ export const WORDS = {
   log: 'Log',
   sketch: 'Sketch',
   untitled: 'Outing without a name',
+  toNorths: 'How the angles between the norths are dealt with',
   toShelf: 'To the shelf of outings',
   brand: 'Cairn Back, to the shelf of outings',
   settings: 'Set up',

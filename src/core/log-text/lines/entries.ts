@@ -10,10 +10,10 @@ import { readStationName } from './leg';
 export function readChoice<Choice extends string>(
   cursor: Cursor,
   choices: readonly Choice[],
-  expected: 'north' | 'aim',
+  expected: 'north' | 'aim' | 'correction',
 ): Choice {
   const column = cursor.position;
-  const word = cursor.take(/[a-z]+/iy)?.[0].toLowerCase();
+  const word = cursor.take(/[a-z][a-z-]*/iy)?.[0].toLowerCase();
   const choice = choices.find((candidate) => candidate === word);
   if (!choice) {
     cursor.position = column;

@@ -1,5 +1,7 @@
 import {
+  CORRECTIONS,
   isCalendarDay,
+  isProjection,
   isStartName,
   type ConvergenceSetting,
   type DeclinationSetting,
@@ -120,16 +122,38 @@ export const declinationLine: LineKind = {
   },
 };
 
+function readConvergence(cursor: Cursor): ConvergenceSetting {
+  if (cursor.take(KEYWORD_MODEL)) return { source: 'model' };
+  if (!cursor.take(/proj(?=\s)/iy))
+    return { source: 'typed', angle: readAngle(cursor, 'convergence') };
+  cursor.skipSpace();
+  const column = cursor.position;
+  const definition = cursor.rest().replace(/\s+/g, ' ');
+  if (isProjection(definition)) return { source: 'projection', definition };
+  cursor.position = column;
+  return cursor.expected('projection');
+}
+
 export const convergenceLine: LineKind = {
   keyword: 'convergence',
   parse(cursor, note) {
-    const setting: ConvergenceSetting = cursor.take(KEYWORD_MODEL)
-      ? { source: 'model' }
-      : { source: 'typed', angle: readAngle(cursor, 'convergence') };
+    const setting = readConvergence(cursor);
     cursor.finish();
     return {
       header: { convergence: { ...setting, ...withNote(note) } },
       once: 'convergence',
+      columns: {},
+    };
+  },
+};
+
+export const correctionLine: LineKind = {
+  keyword: 'correction',
+  parse(cursor, note) {
+    const how = readChoice(cursor, CORRECTIONS, 'correction');
+    return {
+      header: { correction: { how, ...withNote(note) } },
+      once: 'correction',
       columns: {},
     };
   },

@@ -2,6 +2,7 @@ import type { LineKind } from '../line-kind';
 import { aimLine, atLine, fromLine, paceLine, readNorthLine, seeLine } from './entries';
 import {
   convergenceLine,
+  correctionLine,
   dateLine,
   declinationLine,
   headerLine,
@@ -18,6 +19,7 @@ export const LINE_KINDS: ReadonlyMap<string, LineKind> = new Map(
     dateLine,
     startLine,
     declinationLine,
+    correctionLine,
     convergenceLine,
     showLine,
     readNorthLine,

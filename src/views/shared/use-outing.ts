@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Command } from '@/core/edit/commands';
-import { needsEarthModels } from '@/core/norths-of';
+import { canUseEarthModels } from '@/core/norths-of';
 import { solve } from '@/core/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/views/shared/browser-store';
@@ -16,7 +16,7 @@ export function useOuting(id: string) {
   const page =
     state.status === 'ready' ? state.page : state.status === 'damaged' ? state.damage.page : null;
   const outing = page?.outing ?? null;
-  const models = useEarthModels(outing !== null && needsEarthModels(outing));
+  const models = useEarthModels(outing !== null && canUseEarthModels(outing));
   const solved = useMemo(() => (outing ? solve(outing, models) : null), [outing, models]);
   return useMemo(
     () => ({

@@ -1,4 +1,7 @@
-/** Uniform numbers in [0, 1) from a seed: mulberry32 (Tommy Ettinger, 2017, public domain; memory). */
+/**
+ * Uniform numbers in [0, 1) from a seed, the same on every machine: mulberry32 (Tommy Ettinger, 2017, public
+ * domain; memory). For simulated devices; its period of 2^32 is too short for large samples.
+ */
 export function uniform(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
@@ -10,9 +13,8 @@ export function uniform(seed: number): () => number {
   };
 }
 
-/** Standard normal numbers from a seed, by Box and Muller (1958). */
-export function normals(seed: number): () => number {
-  const next = uniform(seed);
+/** Standard normal numbers from a source of uniform ones, by Box and Muller (1958). */
+export function normals(next: () => number): () => number {
   let kept: number | null = null;
   return () => {
     if (kept !== null) {

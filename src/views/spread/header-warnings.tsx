@@ -1,0 +1,28 @@
+import { Button } from 'antd';
+import type { Warning } from '@/core/checks/check';
+import styles from './header-warnings.module.css';
+import { WORDS } from './words';
+
+/** What the checks say of the outing as a whole, above its page. */
+export function HeaderWarnings({
+  warnings,
+  onSetUp,
+}: {
+  warnings: readonly Warning[];
+  onSetUp: () => void;
+}) {
+  const ofHeader = warnings.filter(({ at }) => 'header' in at);
+  if (ofHeader.length === 0) return null;
+  return (
+    <div className={styles.warnings} role="note">
+      {ofHeader.map(({ code, message }) => (
+        <p key={code} data-code={code}>
+          {message}
+        </p>
+      ))}
+      <Button type="text" onClick={onSetUp}>
+        {WORDS.settings}
+      </Button>
+    </div>
+  );
+}
