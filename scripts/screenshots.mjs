@@ -84,6 +84,40 @@ const PICTURES = [
     light: 'dark',
     act: (page, url) => onView(page, url, '/norths'),
   },
+  {
+    name: 'counter-phone',
+    viewport: PHONE,
+    light: 'day',
+    act: async (page, url) => {
+      await page.goto(`${url}/count?id=demo-rain-gauges`);
+      await page.waitForSelector('[data-tap]');
+      await page.type('#hold', '231');
+      for (let paces = 0; paces < 47; paces++) await page.click('[data-tap]');
+    },
+  },
+  {
+    name: 'paces',
+    viewport: DESK,
+    light: 'day',
+    act: async (page, url) => {
+      await onView(page, url, '/paces');
+      const walk = async (ground, counts) => {
+        await page.evaluate((name) => {
+          const chips = [...document.querySelectorAll('[aria-label=Ground] button')];
+          const chip = chips.find(({ textContent }) => textContent === name);
+          if (chip?.getAttribute('aria-pressed') === 'false') chip.click();
+        }, ground);
+        await page.click('#course', { count: 3 });
+        await page.type('#course', '50');
+        for (const [index, count] of counts.entries()) await page.type(`#walk-${index + 1}`, count);
+      };
+      await walk('', ['32', '33', '33']);
+      await page.click('button[type=submit]');
+      await page.waitForSelector('tbody th');
+      await walk('rough', ['37', '39', '38']);
+      await page.waitForSelector('canvas');
+    },
+  },
 ];
 
 mkdirSync(FOLDER, { recursive: true });

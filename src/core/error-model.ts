@@ -9,6 +9,8 @@ const BEARING_SIGMA_DEGREES: Readonly<Record<Aim, Degrees>> = {
   sighted: 1,
 };
 export const DISTANCE_SIGMA = 0.05;
+/** However well the walks of a calibration agree, ground in the open does not repeat better than this. */
+export const LEAST_PACE_SIGMA = 0.02;
 const TIMED_DISTANCE_SIGMA = 0.1;
 /** Errors common to the whole outing: the compass's own, and that of the pace length. */
 const COMPASS_BIAS_DEGREES: Degrees = 1.5;
@@ -17,9 +19,11 @@ const SCALE_BIAS = 0.04;
 /** Variance of a bearing in radians², by how it was followed. */
 export const acrossVariance = (aim: Aim): number => radians(BEARING_SIGMA_DEGREES[aim]) ** 2;
 
-/** Variance of a distance over its square, by how it was measured. */
-export const alongVariance = (unit: DistanceReading['unit']): number =>
-  (unit === 'minutes' ? TIMED_DISTANCE_SIGMA : DISTANCE_SIGMA) ** 2;
+/** Variance of a distance over its square, by how it was measured; `paced` is that of the pace in force. */
+export function alongVariance(unit: DistanceReading['unit'], paced: number): number {
+  if (unit === 'paces' || unit === 'steps') return paced;
+  return (unit === 'minutes' ? TIMED_DISTANCE_SIGMA : DISTANCE_SIGMA) ** 2;
+}
 
 /** A symmetric covariance in the plane, metres², x east and y north. */
 export interface Covariance {

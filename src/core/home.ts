@@ -3,7 +3,6 @@ import {
   acrossVariance,
   added,
   biasCovariance,
-  DISTANCE_SIGMA,
   ellipse,
   legCovariance,
   type Covariance,
@@ -92,7 +91,7 @@ export function missCovariance(solution: Solution, from: number, to: number): Co
   const walk = legCovariance(
     east[to]! - east[from]!,
     north[to]! - north[from]!,
-    DISTANCE_SIGMA ** 2,
+    solution.end.paceVariance,
     acrossVariance(solution.end.aim),
   );
   return added(pathCovariance(solution, from, to), walk);

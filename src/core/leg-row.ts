@@ -1,4 +1,4 @@
-import { acrossVariance, alongVariance } from './error-model';
+import { acrossVariance, alongVariance, DISTANCE_SIGMA, LEAST_PACE_SIGMA } from './error-model';
 import type { Fault, Field } from './faults';
 import type { Aim, BearingReading, EntryOf, Leg } from './logbook';
 import { towardWorking, type North, type Norths } from './north';
@@ -6,10 +6,20 @@ import { bearingDegrees, metresAlong, paceMetres } from './reading';
 import type { Traverse } from './traverse';
 import { radians, type Degrees, type Metres } from './units';
 
+/** The pace on one ground. */
+interface GroundPace {
+  readonly paceLength: Metres;
+  readonly paceVariance: number;
+}
+
 /** What the lines so far have set for the lines that follow. */
 export interface PageState {
-  /** Length of a pace in metres; NaN until a `pace` line is read. */
+  /** Length of a pace in metres on any ground; NaN until a `pace` line is read. */
   paceLength: Metres;
+  /** Variance of a paced distance over its square. */
+  paceVariance: number;
+  /** Paces of the grounds that have one of their own; null while none has. */
+  grounds: Map<string, GroundPace> | null;
   aim: Aim;
   /** The north that a bearing without a letter is from. */
   read: North;
@@ -22,6 +32,8 @@ export function topOfPage(norths: Norths): PageState {
   const offset = (north: North) => towardWorking(north, norths) ?? NaN;
   return {
     paceLength: NaN,
+    paceVariance: DISTANCE_SIGMA ** 2,
+    grounds: null,
     aim: 'landmark',
     read: 'magnetic',
     offset: { magnetic: offset('magnetic'), true: offset('true'), grid: offset('grid') },
@@ -32,7 +44,20 @@ export function topOfPage(norths: Norths): PageState {
 export function applySetting(state: PageState, entry: EntryOf<'read' | 'aim' | 'pace'>): void {
   if (entry.kind === 'read') state.read = entry.north;
   else if (entry.kind === 'aim') state.aim = entry.aim;
-  else state.paceLength = paceMetres(entry);
+  else applyPace(state, entry);
+}
+
+function applyPace(state: PageState, entry: EntryOf<'pace'>): void {
+  const paceLength = paceMetres(entry);
+  const spread = entry.spreadPercent;
+  const sigma = spread === undefined ? DISTANCE_SIGMA : Math.max(LEAST_PACE_SIGMA, spread / 100);
+  if (entry.ground === undefined) {
+    state.paceLength = paceLength;
+    state.paceVariance = sigma ** 2;
+  } else {
+    state.grounds ??= new Map();
+    state.grounds.set(entry.ground, { paceLength, paceVariance: sigma ** 2 });
+  }
 }
 
 export interface FieldFault {
@@ -48,6 +73,18 @@ export function bearingFault(
 ): FieldFault | null {
   if (reading.north === 'magnetic' || !Number.isNaN(state.offset[reading.north])) return null;
   return { fault: { code: 'no-declination', north: reading.north }, field };
+}
+
+/** The pace on a ground: its own, or the general one where it has none. */
+export const paceOn = (state: PageState, ground: string | undefined): GroundPace =>
+  (ground === undefined ? undefined : state.grounds?.get(ground)) ?? state;
+
+/** Level metres per metre along the slope of a leg: the cosine of its angle. */
+function levelShare({ slopeDegrees, slopeRatio }: Leg): number {
+  if (slopeDegrees !== undefined) return Math.cos(radians(slopeDegrees));
+  return slopeRatio === undefined
+    ? 1
+    : slopeRatio.run / Math.hypot(slopeRatio.rise, slopeRatio.run);
 }
 
 /** Brings b, in (-360, 720), into [0, 360): cheaper than a remainder, and called once a leg. */
@@ -72,15 +109,15 @@ export function fillRow(
     const fault = bearingFault(state, leg.back, 'back');
     if (fault) return fault;
   }
-  const along = metresAlong(leg.distance, state.paceLength);
+  const pace = paceOn(state, leg.ground);
+  const along = metresAlong(leg.distance, pace.paceLength);
   if (along !== along) {
     const unit = leg.distance.unit === 'steps' ? 'steps' : 'paces';
     return { fault: { code: 'no-pace', unit }, field: 'distance' };
   }
-  const slope = leg.slopeDegrees;
   traverse.bearingDegrees[k] = wrapped(bearingDegrees(leg.bearing) + offset);
-  traverse.lengthMetres[k] = slope === undefined ? along : along * Math.cos(radians(slope));
-  traverse.alongVariance[k] = alongVariance(leg.distance.unit);
+  traverse.lengthMetres[k] = along * levelShare(leg);
+  traverse.alongVariance[k] = alongVariance(leg.distance.unit, pace.paceVariance);
   traverse.acrossVariance[k] = acrossVariance(state.aim);
   return null;
 }

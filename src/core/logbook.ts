@@ -70,10 +70,16 @@ const angleReading = open({
 });
 export type AngleReading = z.infer<typeof angleReading>;
 
+/** Grounds that a leg may name with a bare word in the log; any other name stands after `on`. */
+export const GROUNDS = ['track', 'rough', 'uphill', 'downhill', 'snow', 'night', 'loaded'] as const;
+/** True when a ground may be called this: one lower-case word. */
+export const isGroundName = (name: string) => /^[a-z][a-z-]{1,23}$/.test(name);
+const ground = z.string().refine(isGroundName, 'a ground: one lower-case word');
+
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM');
 const note = noteText.optional();
 
-const entry = z.discriminatedUnion('kind', [
+const lineSchema = z.discriminatedUnion('kind', [
   open({
     kind: z.literal('leg'),
     bearing: bearingReading,
@@ -81,6 +87,12 @@ const entry = z.discriminatedUnion('kind', [
     back: bearingReading.optional(),
     /** Along-slope angle, up positive. */
     slopeDegrees: z.number().gt(-90).lt(90).optional(),
+    /** The same as metres of rise over metres of level run, up positive; instead of degrees. */
+    slopeRatio: open({
+      rise: z.number().min(-LARGEST_READING).max(LARGEST_READING),
+      run: amount,
+    }).optional(),
+    ground: ground.optional(),
     time: clock.optional(),
     /** The name of the station where it ends; one that already stands is a return to it. */
     to: stationName.optional(),
@@ -101,9 +113,17 @@ const entry = z.discriminatedUnion('kind', [
     kind: z.literal('pace'),
     unit: z.enum(['per-100-m', 'metres', 'feet']),
     value: amount,
+    /** The ground that it is for; without it, for every ground that has none of its own. */
+    ground: ground.optional(),
+    /** One sigma of a distance paced with it, in per cent. */
+    spreadPercent: z.number().gt(0).max(100).optional(),
     note,
   }),
 ]);
+const entry = lineSchema.refine(
+  (line) => line.kind !== 'leg' || line.slopeDegrees === undefined || line.slopeRatio === undefined,
+  'a slope in degrees or as rise over run, not both',
+);
 export type Entry = z.infer<typeof entry>;
 export type EntryOf<Kind extends Entry['kind']> = Extract<Entry, { kind: Kind }>;
 export type Leg = EntryOf<'leg'>;
@@ -196,13 +216,34 @@ export const outingSchema = open({
 });
 export type Outing = z.infer<typeof outingSchema>;
 
+/** One calibration: a course of known length walked once or more, with the count of each walk. */
+const calibrationSchema = open({
+  id: z.string().min(1).max(100),
+  at: z.iso.datetime({ offset: true }),
+  /** Absent for the general pace. */
+  ground: ground.optional(),
+  course: open({ value: amount, unit: z.enum(['metres', 'feet', 'yards']) }),
+  /** What was counted: paces (the same foot each time) or single steps. */
+  counted: z.enum(['paces', 'steps']),
+  counts: z.array(amount).min(1).max(100),
+  note,
+});
+export type Calibration = z.infer<typeof calibrationSchema>;
+
+/** How long someone's pace is, ground by ground: every calibration that was made, the newest of a ground in force. */
+export const paceProfileSchema = open({
+  id: z.string().min(1).max(100),
+  name: z.string().min(1).max(200).refine(oneLine, 'one line, without spaces at its ends'),
+  calibrations: z.array(calibrationSchema),
+});
+export type PaceProfile = z.infer<typeof paceProfileSchema>;
+
 export const logbookSchema = open({
   format: z.literal('cairn-back/logbook'),
   version: z.literal(1),
   exportedAt: z.iso.datetime({ offset: true }),
   outings: z.array(outingSchema),
-  /** Kept for the pace profiles to come; a reader keeps what it finds. */
-  paceProfiles: z.array(z.looseObject({})),
+  paceProfiles: z.array(paceProfileSchema),
 });
 export type Logbook = z.infer<typeof logbookSchema>;
 

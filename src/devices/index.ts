@@ -1,12 +1,20 @@
 import { uniform } from '../core/random';
+import type { HeadingDevice } from './heading';
+import type { MotionDevice } from './motion';
 import type { PositionDevice } from './position';
+import { realHeading } from './real-heading';
+import { realMotion } from './real-motion';
 import { realPosition } from './real-position';
+import { simulatedHeading } from './simulated-heading';
+import { simulatedMotion } from './simulated-motion';
 import { simulatedPosition } from './simulated-position';
+import { world } from './simulated-world';
 
 const KEY = 'cairn-devices';
 /** The landing of the demo outing. */
 const ORMSAY_DOCK = { latitude: 54.2, longitude: -63.5 };
 const SIMULATED_SIGMA_METRES = 6;
+const SEED = 54_635;
 
 /** True when simulated devices stand in for the real ones, for trying things out at a desk. */
 export const devicesAreSimulated = (): boolean =>
@@ -20,5 +28,13 @@ export function simulateDevices(simulated: boolean): void {
 /** The position sensor in use: the device's own, or its stand-in. */
 export const positionDevice = (): PositionDevice =>
   devicesAreSimulated()
-    ? simulatedPosition(ORMSAY_DOCK, SIMULATED_SIGMA_METRES, uniform(54_635))
+    ? simulatedPosition(ORMSAY_DOCK, SIMULATED_SIGMA_METRES, uniform(SEED))
     : realPosition;
+
+/** The accelerometer in use. */
+export const motionDevice = (): MotionDevice =>
+  devicesAreSimulated() ? simulatedMotion(world, uniform(SEED + 1)) : realMotion;
+
+/** The compass of the phone in use. */
+export const headingDevice = (): HeadingDevice =>
+  devicesAreSimulated() ? simulatedHeading(world, uniform(SEED + 2)) : realHeading;

@@ -49,6 +49,9 @@ export function themeFor(light: Light): ThemeConfig {
       colorBgContainer: colour.field,
       colorBgElevated: colour.paper,
       colorBorder: colour.rule,
+      // The library's own grey would shine by night.
+      colorTextDisabled: colour.rule,
+      colorBgContainerDisabled: colour.paper,
       colorError: colour.rowan,
       colorErrorText: colour.rowan,
       colorLink: colour.ink,

@@ -21,7 +21,13 @@ async function findings({ page }: Visitor): Promise<string[]> {
 }
 
 /** The other views of an outing, each with a heading of its parts. */
-const VIEWS = ['/norths'];
+const VIEWS = ['/norths', '/paces', '/count'];
+
+/** Waits until nothing moves: half-faded text has no fair contrast. */
+const still = ({ page }: Visitor) =>
+  page.waitForFunction(() =>
+    document.getAnimations().every((each) => each.playState !== 'running'),
+  );
 
 let demo: Awaited<ReturnType<typeof startServer>>;
 beforeAll(async () => {
@@ -65,16 +71,15 @@ describe('everyone can use it', () => {
       ] as const) {
         await visitor.click(control);
         await page.waitForSelector(field, { visible: true });
-        await page.waitForFunction(() =>
-          document.getAnimations().every((each) => each.playState !== 'running'),
-        );
+        await still(visitor);
         expect(await findings(visitor)).toEqual([]);
         await page.keyboard.press('Escape');
         await page.waitForSelector(field, { hidden: true });
       }
       for (const view of VIEWS) {
         await page.goto(`${demo.url}${view}?id=demo-rain-gauges`);
-        await page.waitForSelector('main h2', { visible: true });
+        await page.waitForSelector('main h2, main [data-tap]', { visible: true });
+        await still(visitor);
         expect(await findings(visitor)).toEqual([]);
       }
       await visitor.leave();

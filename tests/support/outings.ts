@@ -89,12 +89,25 @@ const time = fc
   .tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 }))
   .map(([h, m]) => `${String(h).padStart(2, '0')}:${String(m).padStart(2, '0')}`);
 
+const ground = fc.constantFrom('rough', 'snow', 'heather', 'old-moss');
+
+const slopedLeg = fc.record({
+  kind: fc.constant('leg' as const),
+  bearing: bearingReading,
+  distance: distanceReading,
+  slopeRatio: fc.record({
+    rise: fc.integer({ min: -50, max: 50 }).map((value) => value + 0),
+    run: amount,
+  }),
+});
 const legEntry = fc.record({
   kind: fc.constant('leg' as const),
   bearing: bearingReading,
   distance: distanceReading,
   back: optional(bearingReading),
   slopeDegrees: optional(fc.integer({ min: -89, max: 89 }).map((value) => value + 0)),
+  slopeRatio: fc.constant(undefined),
+  ground: optional(ground),
   time: optional(time),
   to: optional(name),
   note: optional(note),
@@ -121,6 +134,8 @@ const setting = fc.oneof(
     kind: fc.constant('pace' as const),
     unit: fc.constantFrom('per-100-m' as const, 'metres' as const, 'feet' as const),
     value: amount,
+    ground: optional(ground),
+    spreadPercent: optional(fc.double({ min: 0.001, max: 100, noNaN: true })),
     note: optional(note),
   }),
 );
@@ -161,7 +176,9 @@ export const anyOuting: fc.Arbitrary<Outing> = fc
       fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
     ),
     show: fc.record({ north, note: optional(note) }),
-    lines: fc.array(fc.oneof({ weight: 4, arbitrary: legEntry }, seen, setting), { maxLength: 30 }),
+    lines: fc.array(fc.oneof({ weight: 4, arbitrary: legEntry }, slopedLeg, seen, setting), {
+      maxLength: 30,
+    }),
     froms: fc.array(fc.nat(), { maxLength: 4 }),
   })
   .map(({ lines, froms, ...header }) => {

@@ -11,7 +11,8 @@ export interface Warning {
     | 'angle-disagrees'
     | 'angle-old'
     | 'model-outside-window'
-    | 'far-north-compass';
+    | 'far-north-compass'
+    | 'ground-without-pace';
   readonly at: WarningPlace;
   readonly message: string;
 }

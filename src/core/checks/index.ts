@@ -4,6 +4,7 @@ import { angleOld } from './angle-old';
 import { backBearingOff } from './back-bearing-off';
 import type { Check, Warning } from './check';
 import { farNorthCompass } from './far-north-compass';
+import { groundWithoutPace } from './ground-without-pace';
 import { modelOutsideWindow } from './model-outside-window';
 
 /** Every check. A new one is one more file and one more name here. */
@@ -13,6 +14,7 @@ const CHECKS: readonly Check[] = [
   modelOutsideWindow,
   farNorthCompass,
   backBearingOff,
+  groundWithoutPace,
 ];
 
 const order = ({ at }: Warning) => ('entry' in at ? at.entry : -1);

@@ -38,11 +38,30 @@ function checked(
   return solved.ok ? ok(operations) : solved;
 }
 
-/** Adds a line at the end of the page. */
-export const addEntry =
-  (entry: Entry): Command =>
+/** Adds lines at the end of the page, all of them or none. */
+export const addEntries =
+  (entries: Entry[]): Command =>
   (outing, models) =>
-    checked(outing, models, [insertion(outing.entries.length, [entry])]);
+    checked(outing, models, [insertion(outing.entries.length, entries)]);
+
+/** Adds a line at the end of the page. */
+export const addEntry = (entry: Entry): Command => addEntries([entry]);
+
+/**
+ * Gives an outing the paces that it is walked with from here on. On a page without legs they take the place of those
+ * that stand; legs that were logged keep the ones that they were walked with.
+ */
+export const takePaces =
+  (lines: EntryOf<'pace'>[]): Command =>
+  (outing, models) => {
+    if (outing.entries.some(({ kind }) => kind === 'leg')) return addEntries(lines)(outing, models);
+    const gone: Operation[] = [];
+    for (let index = outing.entries.length - 1; index >= 0; index--) {
+      const entry = outing.entries[index]!;
+      if (entry.kind === 'pace') gone.push({ op: 'remove', index, entries: [entry] });
+    }
+    return checked(outing, models, [...gone, insertion(0, lines)]);
+  };
 
 /** Changes the header: the name, the date, the start, the declination and what is shown. */
 export const changeHeader =
@@ -231,6 +250,10 @@ export interface SetUp {
   readonly read: North | null;
 }
 
+/** True for the line that sets the pace on every ground that has none of its own. */
+export const isGeneralPace = (entry: Entry): entry is EntryOf<'pace'> =>
+  entry.kind === 'pace' && entry.ground === undefined;
+
 /** Which north the lines that follow are read from. */
 export const readNorthAtEnd = (outing: Outing): North =>
   outing.entries.findLast((entry) => entry.kind === 'read')?.north ?? 'magnetic';
@@ -246,7 +269,7 @@ export const setUpOuting =
     const operations: Operation[] = equal(before, header)
       ? []
       : [{ op: 'header', before, after: header }];
-    const index = outing.entries.findLastIndex((entry) => entry.kind === 'pace');
+    const index = outing.entries.findLastIndex(isGeneralPace);
     const standing = outing.entries[index];
     if (pace && !equal(standing, pace)) {
       operations.push(

@@ -1,12 +1,14 @@
-import type {
-  AngleReading,
-  BearingReading,
-  ConvergenceSetting,
-  DeclinationSetting,
-  DistanceReading,
-  Entry,
-  Leg,
-  Outing,
+import {
+  GROUNDS,
+  type AngleReading,
+  type BearingReading,
+  type ConvergenceSetting,
+  type DeclinationSetting,
+  type DistanceReading,
+  type Entry,
+  type EntryOf,
+  type Leg,
+  type Outing,
 } from '../logbook';
 import type { North } from '../north';
 import { plainDecimal } from '../units';
@@ -50,19 +52,31 @@ export const writeAngle = ({ degrees, minutes, toward }: AngleReading): string =
     ? `${plainDecimal(degrees)} ${toward}`
     : `${plainDecimal(degrees)}°${plainDecimal(minutes)}' ${toward}`;
 
-const slopeText = (slope: number) =>
-  slope < 0 ? ` down ${plainDecimal(-slope)}` : ` up ${plainDecimal(slope + 0)}`;
+const slopeText = (slope: number, over = '') =>
+  slope < 0 ? ` down ${plainDecimal(-slope)}${over}` : ` up ${plainDecimal(slope + 0)}${over}`;
+
+/** A ground as it stands in a leg, with the space before it: a usual one bare, any other after `on`. */
+export const groundText = (ground: string): string =>
+  (GROUNDS as readonly string[]).includes(ground) ? ` ${ground}` : ` on ${ground}`;
 
 function writeLeg(leg: Leg, read: North): string {
   let text = `${writeBearing(leg.bearing, read)} ${writeDistance(leg.distance)}`;
+  if (leg.ground) text += groundText(leg.ground);
   if (leg.back) text += ` back ${writeBearing(leg.back, read)}`;
   if (leg.slopeDegrees !== undefined) text += slopeText(leg.slopeDegrees);
+  if (leg.slopeRatio)
+    text += slopeText(leg.slopeRatio.rise, `/${plainDecimal(leg.slopeRatio.run)}`);
   if (leg.time !== undefined) text += ` @${leg.time}`;
   if (leg.to !== undefined) text += ` > ${leg.to}`;
   return text;
 }
 
 const PACE_UNIT = { 'per-100-m': 'per 100 m', metres: 'm', feet: 'ft' } as const;
+
+function writePace({ ground, value, unit, spreadPercent }: EntryOf<'pace'>): string {
+  const spread = spreadPercent === undefined ? '' : ` spread ${plainDecimal(spreadPercent)}%`;
+  return `pace ${ground ? `${ground} ` : ''}${plainDecimal(value)} ${PACE_UNIT[unit]}${spread}`;
+}
 
 const noted = (text: string, note: string | undefined) =>
   note === undefined ? text : `${text} ; ${note}`;
@@ -86,7 +100,7 @@ export function writeEntry(entry: Entry, read: North): string {
     case 'aim':
       return noted(`aim ${entry.aim}`, entry.note);
     case 'pace':
-      return noted(`pace ${plainDecimal(entry.value)} ${PACE_UNIT[entry.unit]}`, entry.note);
+      return noted(writePace(entry), entry.note);
   }
 }
 

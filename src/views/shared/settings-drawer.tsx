@@ -1,11 +1,11 @@
 'use client';
 import { Alert, Button, Drawer, Form, Input } from 'antd';
 import { useMemo, useState } from 'react';
-import type { SetUp } from '@/core/edit/commands';
+import { isGeneralPace, type SetUp } from '@/core/edit/commands';
 import { faultWords } from '@/core/fault-words';
 import { readLine } from '@/core/log-text/read-line';
 import { writeEntry } from '@/core/log-text/write-log';
-import { headerOf, type Entry, type EntryOf, type Header, type Outing } from '@/core/logbook';
+import { headerOf, type EntryOf, type Header, type Outing } from '@/core/logbook';
 import { LightSwitch } from '@/ui/light-switch';
 import styles from '@/views/shared/dialog.module.css';
 import { draftOf, readDraft, type DraftField, type NorthsDraft } from './norths/draft';
@@ -22,11 +22,9 @@ interface Fields {
   pace: string;
 }
 
-const isPace = (entry: Entry): entry is EntryOf<'pace'> => entry.kind === 'pace';
-
 function fieldsOf(outing: Outing): Fields {
   const { start, date } = outing;
-  const pace = outing.entries.findLast(isPace);
+  const pace = outing.entries.findLast(isGeneralPace);
   return {
     name: outing.name,
     date: date ? [date.day, date.time].filter(Boolean).join(' ') : '',
@@ -76,8 +74,8 @@ function readFields(fields: Fields, place: PlaceText, draft: NorthsDraft, outing
     const found = read('pace', fields.pace.trim());
     const entry = found.value?.entry;
     if (found.wrong) wrong.pace = found.wrong;
-    else if (entry && isPace(entry)) {
-      pace = { ...entry, ...noteOf(outing.entries.findLast(isPace)) };
+    else if (entry && isGeneralPace(entry)) {
+      pace = { ...entry, ...noteOf(outing.entries.findLast(isGeneralPace)) };
     }
   }
   const unread = Object.keys(wrong).length > 0 || place.position === undefined || !norths;
@@ -144,6 +142,9 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
           'Length of your pace',
           'A pace is two steps, the same foot each time: 65 per 100 m, 1.54 m or 5 ft',
         )}
+        <a href={`/paces?id=${encodeURIComponent(outing.id)}`} className={styles.link}>
+          Calibrate it, ground by ground
+        </a>
         <h2 className={styles.part}>Norths</h2>
         <Outlook outlook={outlook} />
         <Button onClick={() => setUnguided(draft)} className={styles.guide}>

@@ -1,17 +1,20 @@
 'use client';
-import { FormOutlined } from '@ant-design/icons';
+import { FormOutlined, NumberOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
 import type { Fault } from '@/core/faults';
 import { faultWords, nearestReadings } from '@/core/fault-words';
 import type { Understanding } from '@/core/log-text/understand';
+import { entryWords } from '@/views/shared/entry-words';
 import styles from './entry-line.module.css';
-import { entryWords, WORDS } from './words';
+import { WORDS } from './words';
 
 /** Faults that a setting of the whole outing would mend. */
 const NEEDS_SET_UP: ReadonlySet<Fault['code']> = new Set(['no-declination', 'no-pace']);
 
 interface Props {
+  /** Where the counter of this outing is. */
+  counter: string;
   input: RefObject<HTMLInputElement | null>;
   text: string;
   understanding: Understanding;
@@ -27,8 +30,19 @@ interface Props {
 
 /** Where a leg is typed as on paper; below it, how it is understood so far, or what stands in the way. */
 export function EntryLine(props: Props) {
-  const { input, text, understanding, editing, status, onText, onSave, onCancel, onForm, onSetUp } =
-    props;
+  const {
+    counter,
+    input,
+    text,
+    understanding,
+    editing,
+    status,
+    onText,
+    onSave,
+    onCancel,
+    onForm,
+    onSetUp,
+  } = props;
   const [scrolled, setScrolled] = useState(0);
   const fault = understanding.kind === 'fault' ? understanding : null;
 
@@ -90,6 +104,12 @@ export function EntryLine(props: Props) {
             understood(understanding) || status
           )}
         </div>
+        <Button
+          href={counter}
+          icon={<NumberOutlined aria-hidden="true" />}
+          aria-label={WORDS.counter}
+          title={WORDS.counter}
+        />
         <Button
           icon={<FormOutlined aria-hidden="true" />}
           aria-label={WORDS.form}

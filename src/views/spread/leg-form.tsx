@@ -3,11 +3,14 @@ import { Form, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
 import { faultWords } from '@/core/fault-words';
 import { understand } from '@/core/log-text/understand';
-import { writeBearing, writeDistance } from '@/core/log-text/write-log';
+import { groundText, writeBearing, writeDistance } from '@/core/log-text/write-log';
 import type { Entry, Leg } from '@/core/logbook';
 import type { Solution } from '@/core/solve';
 import styles from '@/views/shared/dialog.module.css';
-import { entryWords, WORDS } from './words';
+import { GroundChips } from '@/ui/ground-chips';
+import { groundsOf } from '@/views/shared/grounds-of';
+import { entryWords } from '@/views/shared/entry-words';
+import { WORDS } from './words';
 
 interface Fields {
   bearing: string;
@@ -16,6 +19,7 @@ interface Fields {
   back?: string;
   slope?: string;
   slopeWay: 'up' | 'down';
+  ground?: string;
   time?: string;
   to?: string;
   note?: string;
@@ -44,6 +48,7 @@ function lineOf(fields: Fields): string {
   const unit = /[a-z]/i.test(distance) || distance === '' ? '' : fields.unit;
   return (
     `${fields.bearing?.trim() ?? ''} ${distance}${unit}` +
+    (fields.ground ? groundText(fields.ground) : '') +
     part('back ', fields.back) +
     part(`${fields.slopeWay} `, fields.slope) +
     part('@', fields.time) +
@@ -51,6 +56,12 @@ function lineOf(fields: Fields): string {
     part('; ', fields.note)
   ).trim();
 }
+
+/** A slope without its sign, as it is typed: degrees, or rise/run. */
+const slopeFigure = ({ slopeDegrees, slopeRatio }: Leg): string | undefined =>
+  slopeDegrees !== undefined
+    ? String(Math.abs(slopeDegrees))
+    : slopeRatio && `${Math.abs(slopeRatio.rise)}/${slopeRatio.run}`;
 
 function fieldsOf(leg: Leg | null, solution: Solution): Fields {
   const blank: Fields = { bearing: '', distance: '', unit: 'p', slopeWay: 'up' };
@@ -63,8 +74,9 @@ function fieldsOf(leg: Leg | null, solution: Solution): Fields {
     distance: simple ? simple[1]! : written,
     unit: simple ? simple[2]! : 'p',
     back: leg.back && writeBearing(leg.back, read),
-    slope: leg.slopeDegrees === undefined ? undefined : String(Math.abs(leg.slopeDegrees)),
-    slopeWay: (leg.slopeDegrees ?? 0) < 0 ? 'down' : 'up',
+    slope: slopeFigure(leg),
+    slopeWay: (leg.slopeDegrees ?? leg.slopeRatio?.rise ?? 0) < 0 ? 'down' : 'up',
+    ground: leg.ground,
     time: leg.time,
     to: leg.to,
     note: leg.note,
@@ -103,7 +115,7 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
         layout="vertical"
         className={styles.fields}
         initialValues={fields}
-        onValuesChange={(_changed, all: Fields) => setFields(all)}
+        onValuesChange={(_changed, all: Fields) => setFields({ ...all, ground: fields.ground })}
         onFinish={() => entry && onSave(entry.entry)}
       >
         <Form.Item name="bearing" label="Bearing">
@@ -118,7 +130,14 @@ export function LegForm({ solution, leg, onSave, onClose }: Props) {
         <Form.Item name="unit" label="Unit">
           <Select options={UNITS} aria-label="Unit" />
         </Form.Item>
-        <Form.Item name="slope" label="Slope°" className={styles.third}>
+        <Form.Item label="Ground" className={styles.whole}>
+          <GroundChips
+            grounds={groundsOf(solution)}
+            chosen={fields.ground}
+            onChoose={(ground) => setFields({ ...fields, ground })}
+          />
+        </Form.Item>
+        <Form.Item name="slope" label="Slope: ° or rise/run" className={styles.third}>
           <Input inputMode="decimal" autoComplete="off" />
         </Form.Item>
         <Form.Item name="slopeWay" label="Which way" className={styles.third}>

@@ -6,7 +6,8 @@ import { bearingDegrees } from '@/core/reading';
 import type { LeafRow } from './leaf-rows';
 import { NORTH_WORDS } from '@/views/shared/norths/words';
 import styles from './log-leaf.module.css';
-import { distanceWords, lineWords, WORDS } from './words';
+import { distanceWords, slopeWords } from '@/views/shared/entry-words';
+import { lineWords, WORDS } from './words';
 
 const ROW_HEIGHT = 45;
 /** Rows drawn beyond the edge, so that scrolling never shows an empty page. */
@@ -166,12 +167,8 @@ function LegCells({ row }: { row: LeafRow }) {
       <span className={styles.note}>
         {leg.to && <b>{leg.to}</b>} {leg.note}
         {leg.back && <small> back {threeDigits(bearingDegrees(leg.back))}</small>}
-        {leg.slopeDegrees !== undefined && (
-          <small>
-            {' '}
-            {leg.slopeDegrees < 0 ? 'down' : 'up'} {Math.abs(leg.slopeDegrees)}°
-          </small>
-        )}
+        {leg.ground && <small> {leg.ground}</small>}
+        {slopeWords(leg) && <small> {slopeWords(leg)}</small>}
         {leg.time && <small> {leg.time}</small>}
       </span>
     </span>

@@ -18,6 +18,7 @@ import styles from './spread.module.css';
 import { useKeys } from './use-keys';
 import type { OpenOuting } from '@/views/shared/use-outing';
 import { useSpread } from './use-spread';
+import { ViewsMenu } from './views-menu';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { northsSentence } from '@/views/shared/norths/words';
 import { editingWords, WORDS } from './words';
@@ -114,6 +115,7 @@ export function SpreadBook({
           title={WORDS.settings}
           onClick={() => setDialog('settings')}
         />
+        <ViewsMenu id={outing.id} />
       </header>
       {spread.unsaved && (
         <Rescue
@@ -152,7 +154,10 @@ export function SpreadBook({
             {Number.isNaN(solution.end.paceLength) && (
               <p className={styles.hint}>
                 {WORDS.noPace}{' '}
-                <Button onClick={() => setDialog('settings')}>{WORDS.setPace}</Button>
+                <Button onClick={() => setDialog('settings')}>{WORDS.setPace}</Button>{' '}
+                <Button href={`/paces?id=${encodeURIComponent(outing.id)}`}>
+                  {WORDS.calibrate}
+                </Button>
               </p>
             )}
             {chosen && selected !== null && !editing && (
@@ -184,6 +189,7 @@ export function SpreadBook({
               </div>
             )}
             <EntryLine
+              counter={`/count?id=${encodeURIComponent(outing.id)}`}
               input={spread.input}
               text={spread.text}
               understanding={understanding}

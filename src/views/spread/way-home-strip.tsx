@@ -6,7 +6,8 @@ import { missAtHome, way, type Way } from '@/core/home';
 import { stationName, type Solution } from '@/core/solve';
 import { NORTH_SHORT, NORTH_WORDS } from '@/views/shared/norths/words';
 import styles from './way-home-strip.module.css';
-import { doubtMetres, metresText, windWords, WORDS } from './words';
+import { windWords } from '@/views/shared/entry-words';
+import { doubtMetres, metresText, WORDS } from './words';
 
 /** Nearer than this a bearing says nothing: one stands there. */
 const THERE_METRES = 0.5;

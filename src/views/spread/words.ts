@@ -1,90 +1,9 @@
-import { threeDigits, type Wind } from '@/core/angle';
-import type { Aim, BearingReading, DistanceReading, Entry } from '@/core/logbook';
+import { threeDigits } from '@/core/angle';
+import type { Entry } from '@/core/logbook';
 import { bearingDegrees } from '@/core/reading';
-import { nearestEighth } from '@/core/angle';
-import { writeDistance, writeEntry } from '@/core/log-text/write-log';
-import { NORTH_WORDS } from '@/views/shared/norths/words';
+import { entryWords, pacesWords } from '@/views/shared/entry-words';
 
 /** The words of the spread, kept together so that they can be read through. */
-
-const WIND_WORDS: Readonly<Partial<Record<Wind, string>>> = {
-  N: 'north',
-  NE: 'north-east',
-  E: 'east',
-  SE: 'south-east',
-  S: 'south',
-  SW: 'south-west',
-  W: 'west',
-  NW: 'north-west',
-};
-export const windWords = (wind: Wind): string => WIND_WORDS[wind] ?? wind;
-
-const AIM_WORDS: Readonly<Record<Aim, string>> = {
-  needle: 'walking on the needle',
-  landmark: 'from landmark to landmark',
-  sighted: 'with a sighting compass',
-};
-
-const plural = (count: number, one: string, many: string) =>
-  `${count.toLocaleString('en', { maximumFractionDigits: 1 })} ${count === 1 ? one : many}`;
-
-const pacesWords = (paces: number) => plural(paces, 'pace', 'paces');
-const metresWords = (metres: number) =>
-  `${metres.toLocaleString('en', { maximumFractionDigits: metres < 10 ? 1 : 0 })} m`;
-
-const UNIT_WORDS = { paces: ['pace', 'paces'], steps: ['single step', 'single steps'] } as const;
-
-/** A distance as it was counted, in words. */
-export function distanceWords(reading: DistanceReading): string {
-  if (reading.unit === 'paces' || reading.unit === 'steps') {
-    const [one, many] = UNIT_WORDS[reading.unit];
-    return plural(reading.value, one, many);
-  }
-  if (reading.unit === 'minutes') {
-    return `${plural(reading.value, 'minute', 'minutes')} at ${reading.kilometresPerHour} km/h`;
-  }
-  return writeDistance(reading).replace(/([a-z]+)$/, ' $1');
-}
-
-const bearingWords = (reading: BearingReading) =>
-  `${threeDigits(bearingDegrees(reading))} ${NORTH_WORDS[reading.north]}`;
-
-/** How an entry was understood, in words. `metres` is the horizontal length of a leg. */
-export function entryWords(entry: Entry, metres: number | null): string {
-  switch (entry.kind) {
-    case 'leg': {
-      const parts = [
-        `${bearingWords(entry.bearing)}, ${windWords(nearestEighth(bearingDegrees(entry.bearing)))}`,
-        distanceWords(entry.distance) +
-          (metres !== null && entry.distance.unit !== 'metres' ? `, ${metresWords(metres)}` : ''),
-      ];
-      if (entry.back) parts.push(`looking back ${threeDigits(bearingDegrees(entry.back))}`);
-      if (entry.slopeDegrees !== undefined) {
-        parts.push(`${entry.slopeDegrees < 0 ? 'down' : 'up'} ${Math.abs(entry.slopeDegrees)}°`);
-      }
-      if (entry.time) parts.push(`at ${entry.time}`);
-      if (entry.to) parts.push(`to ${entry.to}`);
-      if (entry.note) parts.push(`note “${entry.note}”`);
-      return parts.join(' · ');
-    }
-    case 'from':
-      return `The next leg leaves from ${entry.station}`;
-    case 'at': {
-      const side = entry.side ? `, ${entry.sideMetres} m to the ${entry.side}` : '';
-      return `${entry.metres} m along the last leg${side}: ${entry.what}`;
-    }
-    case 'see':
-      return `Seen from here at ${bearingWords(entry.bearing)}: ${entry.what}`;
-    case 'read':
-      return `From here on bearings are ${NORTH_WORDS[entry.north]}`;
-    case 'aim':
-      return `From here on ${AIM_WORDS[entry.aim]}`;
-    case 'pace':
-      return `From here on ${writeEntry({ ...entry, note: undefined }, 'magnetic')
-        .replace(/^pace (\S+) per/, '$1 paces per')
-        .replace(/^pace (\S+ m|\S+ ft).*/, 'a pace is $1')}`;
-  }
-}
 
 /** What stands in the leaf for a line that is not a leg. */
 export function lineWords(entry: Entry): string {
@@ -120,6 +39,9 @@ export const WORDS = {
   log: 'Log',
   sketch: 'Sketch',
   untitled: 'Outing without a name',
+  views: 'Other views',
+  calibrate: 'Calibrate',
+  counter: 'Count',
   toNorths: 'How the angles between the norths are dealt with',
   toShelf: 'To the shelf of outings',
   brand: 'Cairn Back, to the shelf of outings',

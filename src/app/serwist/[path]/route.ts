@@ -3,7 +3,15 @@ import { randomUUID } from 'node:crypto';
 
 // Pages carry no content hash in their names: each build gives them a revision of its own.
 const revision = randomUUID();
-const PAGES = ['/', '/outing', '/norths', '/demo/rain-gauges.log.txt', '/manifest.webmanifest'];
+const PAGES = [
+  '/',
+  '/outing',
+  '/norths',
+  '/paces',
+  '/count',
+  '/demo/rain-gauges.log.txt',
+  '/manifest.webmanifest',
+];
 
 export const { dynamic, dynamicParams, revalidate, generateStaticParams, GET } = createSerwistRoute(
   {

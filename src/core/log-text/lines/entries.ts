@@ -4,7 +4,7 @@ import { readMetres, readNumber } from '../amounts';
 import { readBearing } from '../bearing';
 import type { Cursor } from '../cursor';
 import { withNote, type LineKind } from '../line-kind';
-import { readStationName } from './leg';
+import { readGround, readStationName } from './leg';
 
 /** One of a few words, in any letter case. */
 export function readChoice<Choice extends string>(
@@ -92,9 +92,25 @@ export const aimLine: LineKind = {
   },
 };
 
+/** A spread in per cent after the length of a pace. */
+function readSpread(cursor: Cursor): number | undefined {
+  cursor.skipSpace();
+  if (!cursor.take(/spread(?![a-z])/iy)) return undefined;
+  cursor.skipSpace();
+  const column = cursor.position;
+  const value = readNumber(cursor, 'spread');
+  cursor.inRange(value, 'spread', Number.MIN_VALUE, 100, column);
+  cursor.skipSpace();
+  if (!cursor.take(/%/y)) cursor.expected('spread');
+  return value;
+}
+
 export const paceLine: LineKind = {
   keyword: 'pace',
   parse(cursor, note) {
+    const whole = cursor.position;
+    const ground = /[a-z]/i.test(cursor.text[whole] ?? '') ? readGround(cursor) : undefined;
+    cursor.skipSpace();
     const column = cursor.position;
     const value = readNumber(cursor, 'pace');
     cursor.inRange(value, 'pace', Number.MIN_VALUE, LARGEST_READING, column);
@@ -107,10 +123,11 @@ export const paceLine: LineKind = {
           ? 'feet'
           : undefined;
     if (!unit) cursor.expected('pace', [`${value} per 100 m`, `${value} m`]);
+    const spreadPercent = readSpread(cursor);
     cursor.finish();
-    return {
-      entry: { kind: 'pace', unit: unit!, value, ...withNote(note) },
-      columns: { whole: column },
-    };
+    const entry: EntryOf<'pace'> = { kind: 'pace', unit: unit!, value };
+    if (ground !== undefined) entry.ground = ground;
+    if (spreadPercent !== undefined) entry.spreadPercent = spreadPercent;
+    return { entry: { ...entry, ...withNote(note) }, columns: { whole } };
   },
 };

@@ -1,0 +1,45 @@
+'use client';
+import { useCallback, useState } from 'react';
+import type { Calibration, PaceProfile } from '@/core/logbook';
+import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
+import { storeFault, type StoreFault } from '@/store/store-fault';
+import { useLive } from '@/ui/use-live';
+import { browserDatabase } from '@/views/shared/browser-store';
+import { WORDS } from './words';
+
+const KEY = 'cairn-profile';
+
+/** The pace profiles of this device, the one in hand, and what can be done with it. */
+export function useProfiles() {
+  const profiles = useLive(useCallback(() => paceProfiles(browserDatabase()), []));
+  const [chosenId, setChosenId] = useState(() => globalThis.localStorage?.getItem(KEY) ?? null);
+  const chosen: PaceProfile | undefined =
+    profiles?.find(({ id }) => id === chosenId) ?? profiles?.[0];
+
+  const choose = (id: string) => {
+    localStorage.setItem(KEY, id);
+    setChosenId(id);
+  };
+  const attempt = async (action: () => Promise<void>): Promise<StoreFault | null> => {
+    try {
+      await action();
+      return null;
+    } catch (error) {
+      return storeFault(error);
+    }
+  };
+  const keep = (calibration: Calibration) => {
+    const profile = chosen ?? { id: crypto.randomUUID(), name: WORDS.firstProfile };
+    return attempt(async () => {
+      await addCalibration(browserDatabase(), { id: profile.id, name: profile.name }, calibration);
+      choose(profile.id);
+    });
+  };
+  const name = (id: string | null, wanted: string) =>
+    attempt(async () => {
+      const used = id ?? crypto.randomUUID();
+      await nameProfile(browserDatabase(), used, wanted);
+      choose(used);
+    });
+  return { profiles, chosen, choose, keep, name };
+}
