@@ -7,6 +7,9 @@ import { spread } from './rounds';
 /** What the app costs in Chromium, each figure beside its yardstick in the same run. */
 const KEYSTROKES = 60;
 const ADDS = 200;
+const LOGGED = 20;
+const SCROLLS = 60;
+const SCROLL_PIXELS = 400;
 const FRAME_MILLISECONDS = 16;
 
 const shown = (name: string, milliseconds: readonly number[]) => {
@@ -57,6 +60,40 @@ async function keystrokes(page: Page, client: CDPSession, selector: string) {
     await twoFrames(page);
     const before = await taskTime(client);
     await page.keyboard.press(i % 2 === 0 ? '5' : 'Backspace');
+    await twoFrames(page);
+    samples.push((await taskTime(client)) - before);
+  }
+  return samples;
+}
+
+/** Scrolls a list up and down by steps, and takes the main thread's time for each step and its two frames. */
+async function scrolling(page: Page, client: CDPSession, selector: string) {
+  const samples: number[] = [];
+  for (let i = 0; i < SCROLLS; i++) {
+    await twoFrames(page);
+    const before = await taskTime(client);
+    const step = i < SCROLLS / 2 ? -SCROLL_PIXELS : SCROLL_PIXELS;
+    await page.$eval(selector, (list, by) => list.scrollBy(0, by), step);
+    await twoFrames(page);
+    samples.push((await taskTime(client)) - before);
+  }
+  return samples;
+}
+
+/** Logs a leg and takes the main thread's time from Enter until it is saved and painted. */
+async function logging(page: Page, client: CDPSession, selector: string) {
+  const samples: number[] = [];
+  for (let i = 0; i < LOGGED; i++) {
+    await page.click(selector, { count: 3 });
+    await page.type(selector, `${(i * 31) % 360} 55m`);
+    await twoFrames(page);
+    const before = await taskTime(client);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (at: string) => document.querySelector<HTMLInputElement>(at)?.value === '',
+      {},
+      selector,
+    );
     await twoFrames(page);
     samples.push((await taskTime(client)) - before);
   }
@@ -148,8 +185,21 @@ const ghost = shown(
   await keystrokes(page, client, line),
 );
 
+await page.$eval(line, (field) => (field as HTMLInputElement).select());
+console.log(`\nLogging a leg on a page of 1,000, Enter to saved and painted, ${LOGGED} times:`);
+const logged = shown('one more leg', await logging(page, client, line));
+console.log(
+  `\nScrolling the log of 1,000 legs by ${SCROLL_PIXELS} px, ${SCROLLS} steps, main-thread time:`,
+);
+const scrolled = shown('the log leaf', await scrolling(page, client, '[role=listbox]'));
+
 const plain = await browser.newPage();
-await plain.setContent('<input id="plain">');
+await plain.setContent(
+  '<input id="plain"><div id="list" style="height:500px;overflow:auto"></div>',
+);
+await plain.$eval('#list', (list) => {
+  list.innerHTML = Array.from({ length: 1000 }, (_, i) => `<p>${i} 220 65p 100 m</p>`).join('');
+});
 const plainClient = await plain.createCDPSession();
 await plainClient.send('Performance.enable');
 await plain.bringToFront();
@@ -159,6 +209,14 @@ const empty = shown(
 );
 console.log(
   `  above the yardstick: ${(ghost - empty).toFixed(2)} ms; a frame is ${FRAME_MILLISECONDS} ms`,
+);
+
+const list = shown(
+  'a bare list of 1,000 paragraphs (yardstick)',
+  await scrolling(plain, plainClient, '#list'),
+);
+console.log(
+  `  logging ${(logged / empty).toFixed(1)} times a bare keystroke; scrolling ${(scrolled / list).toFixed(1)} times the bare list`,
 );
 
 await browser.close();

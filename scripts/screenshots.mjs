@@ -118,6 +118,43 @@ const PICTURES = [
       await page.waitForSelector('canvas');
     },
   },
+  {
+    name: 'step-off-phone',
+    viewport: PHONE,
+    light: 'day',
+    act: async (page, url) => {
+      await page.goto(`${url}/step-off`);
+      await page.waitForSelector('[role=slider]');
+      await page.focus('[role=slider]');
+      for (let turns = 0; turns < 33; turns++) await page.keyboard.press('PageUp');
+      await page.type('#place', 'Cairn on the left of the path, dead birch');
+      await page.click('button.ant-btn-primary');
+      await page.waitForSelector('[data-testid=way-back]');
+    },
+  },
+  {
+    name: 'pad-phone',
+    viewport: PHONE,
+    light: 'day',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.click('[aria-label="Dial and number pad"]');
+      await page.waitForSelector('[role=slider]', { visible: true });
+      await page.focus('[role=slider]');
+      for (let turns = 0; turns < 23; turns++) await page.keyboard.press('PageUp');
+    },
+  },
+  {
+    name: 'margin-notes',
+    viewport: DESK,
+    light: 'day',
+    act: async (page, url) => {
+      await onSpread(page, url);
+      await page.$eval('[role=listbox]', (list) => list.scrollTo(0, 0));
+      await page.waitForSelector('#line-7');
+      await page.click('#line-7');
+    },
+  },
 ];
 
 mkdirSync(FOLDER, { recursive: true });

@@ -37,6 +37,11 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   metres: 'a number of metres',
   side: 'left or right and metres, as in left 12',
   'what-seen': '; and what was seen',
+  wind: 'a rough direction such as NE',
+  code: 'the code of a remark, as in right leg-short',
+  struck:
+    'the time, a reason and the line as it stood: struck 2026-08-14T10:20:00Z | why | 220 65p',
+  box: 'a side, the way out and the way along, as in box right 20p along 40p',
   note: 'a note',
 };
 

@@ -34,6 +34,10 @@ export type Expected =
   | 'metres'
   | 'side'
   | 'what-seen'
+  | 'wind'
+  | 'code'
+  | 'struck'
+  | 'box'
   | 'note';
 
 /** Quantities with a range. */

@@ -121,3 +121,27 @@ export function fillRow(
   traverse.acrossVariance[k] = acrossVariance(state.aim);
   return null;
 }
+
+/**
+ * Lengthens leg k by the along part of an obstacle that was boxed on it. Out and back cancel; their counts may differ by
+ * their own errors, which doubt joins the leg's across: 2·(p·out)² over the leg's length squared.
+ */
+export function addBox(
+  traverse: Traverse,
+  k: number,
+  box: EntryOf<'box'>,
+  state: PageState,
+  ground: string | undefined,
+): FieldFault | null {
+  const pace = paceOn(state, ground);
+  const [out, along] = [box.out, box.along].map((part) => metresAlong(part, pace.paceLength));
+  if (Number.isNaN(out) || Number.isNaN(along)) {
+    const unit = box.out.unit === 'steps' || box.along.unit === 'steps' ? 'steps' : 'paces';
+    return { fault: { code: 'no-pace', unit }, field: 'distance' };
+  }
+  const length = traverse.lengthMetres[k]! + along!;
+  traverse.lengthMetres[k] = length;
+  const aside = alongVariance(box.out.unit, pace.paceVariance) * out! * out!;
+  traverse.acrossVariance[k] = traverse.acrossVariance[k]! + (2 * aside) / (length * length);
+  return null;
+}

@@ -79,6 +79,12 @@ const ground = z.string().refine(isGroundName, 'a ground: one lower-case word');
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM');
 const note = noteText.optional();
 
+/** What something seen is, for its mark on the sketch. */
+export const THINGS = ['water', 'tree', 'rock', 'path', 'building', 'edge'] as const;
+export type Thing = (typeof THINGS)[number];
+const thing = z.enum(THINGS).optional();
+const side = z.enum(['left', 'right']);
+
 const lineSchema = z.discriminatedUnion('kind', [
   open({
     kind: z.literal('leg'),
@@ -102,11 +108,31 @@ const lineSchema = z.discriminatedUnion('kind', [
   open({
     kind: z.literal('at'),
     metres: z.number().min(0).max(LARGEST_READING),
-    side: z.enum(['left', 'right']).optional(),
+    side: side.optional(),
     sideMetres: z.number().min(0).max(LARGEST_READING).optional(),
+    thing,
     what: noteText,
   }),
-  open({ kind: z.literal('see'), bearing: bearingReading, what: noteText }),
+  open({ kind: z.literal('see'), bearing: bearingReading, thing, what: noteText }),
+  /** How one will know that one is back: what stands at the start. */
+  open({ kind: z.literal('landmark'), thing, what: noteText }),
+  /** An obstacle boxed on the leg before: out to a side, along, and back by as much; only the along part counts. */
+  open({ kind: z.literal('box'), side, out: distanceReading, along: distanceReading, note }),
+  /** An obstacle passed with the mark ahead kept: nothing to add, but worth a line. */
+  open({ kind: z.literal('passed'), side, what: noteText }),
+  /** A step off a path with no distance yet: out on a bearing, home on its back bearing. */
+  open({ kind: z.literal('out'), bearing: bearingReading, time: clock.optional(), note }),
+  /** Roughly which way the next leg should go. */
+  open({ kind: z.literal('expect'), wind, note }),
+  /** A remark of the page on the line before (or on the header) was looked at, and it is right. */
+  open({ kind: z.literal('right'), code: z.string().regex(/^[a-z][a-z-]{1,60}$/), note }),
+  /** A line that was struck out: its text as it stood, when, and why. It counts for nothing. */
+  open({
+    kind: z.literal('struck'),
+    at: z.iso.datetime({ offset: true }),
+    reason: noteText.refine((text) => !text.includes('|'), 'a reason without |').optional(),
+    was: z.string().min(1).max(5000).refine(oneLine, 'one line, without spaces at its ends'),
+  }),
   open({ kind: z.literal('read'), north, note }),
   open({ kind: z.literal('aim'), aim: z.enum(['needle', 'landmark', 'sighted']), note }),
   open({

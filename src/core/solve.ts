@@ -1,7 +1,7 @@
 import type { EarthModels } from './earth-models';
 import type { Covariance } from './error-model';
 import type { OutingFault } from './faults';
-import { applySetting, bearingFault, fillRow, topOfPage, type PageState } from './leg-row';
+import { addBox, applySetting, bearingFault, fillRow, topOfPage, type PageState } from './leg-row';
 import type { Leg, Outing } from './logbook';
 import { workingNorth, type North } from './north';
 import { northsOf, type NorthsOfOuting } from './norths-of';
@@ -105,8 +105,26 @@ export function solve(
         if (wrong) return fail({ fault: wrong.fault, at: { entry: i, field: wrong.field } });
         break;
       }
-      default:
+      case 'box': {
+        if (legs === 0) {
+          return fail({ fault: { code: 'no-leg-yet' }, at: { entry: i, field: 'whole' } });
+        }
+        const wrong = addBox(traverse, legs, entry, state, groundOf(outing, entryOfLeg[legs]!));
+        if (wrong) return fail({ fault: wrong.fault, at: { entry: i, field: wrong.field } });
+        break;
+      }
+      case 'out': {
+        const wrong = bearingFault(state, entry.bearing, 'bearing');
+        if (wrong) return fail({ fault: wrong.fault, at: { entry: i, field: wrong.field } });
+        break;
+      }
+      case 'read':
+      case 'aim':
+      case 'pace':
         applySetting(state, entry);
+        break;
+      default:
+      // Landmarks, remarks and struck lines say nothing of the way.
     }
   }
 
@@ -137,6 +155,8 @@ export function solve(
     end: state,
   });
 }
+
+const groundOf = (outing: Outing, entry: number) => (outing.entries[entry] as Leg).ground;
 
 /** Where leg k with a name ends: a station that stands, noted as a return, or a new one. */
 function arriveAt(stations: Stations, leg: Leg, k: number, returns: number[]): number {

@@ -101,6 +101,9 @@ export class OutingSession {
   readonly undo = (): Promise<Outcome> => this.enqueue((page) => step('undo', page.undoable));
   readonly redo = (): Promise<Outcome> => this.enqueue((page) => step('redo', page.redoable));
 
+  /** All that was ever written of the outing, the oldest first. */
+  readonly history = (): Promise<ChangeRecord[]> => this.recordsAfter(-1);
+
   private recordsAfter(number: number): Promise<ChangeRecord[]> {
     return this.database.changes
       .where('[outing+number]')

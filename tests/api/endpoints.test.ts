@@ -67,9 +67,9 @@ describe('POST /api/home', () => {
   it('gives positions, closures and warnings with their lines', async () => {
     const body = await (await post(home.POST, demo)).json();
     expect(body.stations[0]).toMatchObject({ name: 'Dock', latitude: 54.2 });
-    expect(body.closures).toMatchObject([{ station: 'Esker top', line: 23 }]);
-    expect(body.warnings).toMatchObject([{ code: 'back-bearing-off', line: 12 }]);
-    expect(demo.split('\n')[11]).toContain('back 164');
+    expect(body.closures).toMatchObject([{ station: 'Esker top', line: 25 }]);
+    expect(body.warnings).toMatchObject([{ code: 'back-bearing-off', line: 13 }]);
+    expect(demo.split('\n')[12]).toContain('back 164');
   });
 
   it('takes a logbook of one outing', async () => {

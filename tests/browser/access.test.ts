@@ -21,7 +21,7 @@ async function findings({ page }: Visitor): Promise<string[]> {
 }
 
 /** The other views of an outing, each with a heading of its parts. */
-const VIEWS = ['/norths', '/paces', '/count'];
+const VIEWS = ['/norths', '/paces', '/count', '/step-off'];
 
 /** Waits until nothing moves: half-faded text has no fair contrast. */
 const still = ({ page }: Visitor) =>
@@ -61,13 +61,15 @@ describe('everyone can use it', () => {
       expect(await findings(visitor)).toEqual([]);
       await openDemo(visitor);
       expect(await findings(visitor)).toEqual([]);
-      await page.click('#line-8');
+      await page.click('#line-24');
       await visitor.type('8 S 65');
       await visitor.understood(/contradict/);
       expect(await findings(visitor)).toEqual([]);
       for (const [control, field] of [
         ['Set up', '#set-pace'],
         ['Fields', '.ant-modal input'],
+        ['Dial and number pad', '.ant-modal [role=slider]'],
+        ['More to write down', '.ant-modal [role=combobox]'],
       ] as const) {
         await visitor.click(control);
         await page.waitForSelector(field, { visible: true });
@@ -78,7 +80,7 @@ describe('everyone can use it', () => {
       }
       for (const view of VIEWS) {
         await page.goto(`${demo.url}${view}?id=demo-rain-gauges`);
-        await page.waitForSelector('main h2, main [data-tap]', { visible: true });
+        await page.waitForSelector('main h2, main [data-tap], main p', { visible: true });
         await still(visitor);
         expect(await findings(visitor)).toEqual([]);
       }

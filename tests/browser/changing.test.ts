@@ -45,11 +45,11 @@ describe('changing what was logged', () => {
     );
     await page.click('input[aria-label="Next line of the log"]', { count: 3 });
     await visitor.log('000 100m ; read again');
-    await visitor.reads(line(3), /000°.*read again/);
+    await visitor.reads(line(4), /000°.*read again/);
     await visitor.home('225°', /Walk 140 m/);
 
-    await page.click(line(3));
-    await visitor.click('Remove');
+    await page.click(line(4));
+    await visitor.click('Strike out');
     await visitor.home('270°', /Walk 100 m/);
     expect(await visitor.legsDrawn()).toBe(3);
 
@@ -66,7 +66,7 @@ describe('changing what was logged', () => {
     await visitor.log('from 2');
     await visitor.log('045 10m');
     await visitor.page.click(line(1));
-    await visitor.click('Remove');
+    await visitor.click('Strike out');
     await visitor.understood(/Other lines lead to or from 2/);
     expect(await visitor.legsDrawn()).toBe(5);
     await visitor.leave();

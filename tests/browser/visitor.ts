@@ -129,9 +129,8 @@ export class Visitor {
 
   /** How many legs the sketch draws. */
   legsDrawn(): Promise<number> {
-    return this.page.$eval(
-      '[data-testid=legs]',
-      (path) => path.getAttribute('d')!.split('L').length - 1,
+    return this.page.$$eval('[data-testid=legs], [data-testid=side-trips]', (paths) =>
+      paths.reduce((sum, path) => sum + path.getAttribute('d')!.split('L').length - 1, 0),
     );
   }
 

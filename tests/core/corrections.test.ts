@@ -131,7 +131,7 @@ describe('the checks on the angle', () => {
     ["declination 20 W in 2010 change 3' E a year", ['angle-old']],
     ["declination 20 E in 2010 change 3' W a year", ['angle-disagrees', 'angle-old']],
   ])('%s: %o', (line, expected) => {
-    expect(codes(`${DOCK}${line}\n000 10m`)).toEqual(expected);
+    expect(codes(`${DOCK}${line}\n000 100m`)).toEqual(expected);
   });
 
   it('say when east and west are swapped, and only then', () => {

@@ -2,18 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   addEntry,
+  correctEntry,
   changeHeader,
   extentOfLeg,
   faultOf,
   insertEntry,
-  removeEntry,
+  moveLeg,
+  remarkOn,
   renameStation,
-  replaceEntry,
   setUpOuting,
+  strikeEntry,
   type SetUp,
   type Command,
 } from '@/core/edit/commands';
 import { applied, inverse } from '@/core/edit/operations';
+import { warningsOf } from '@/core/checks';
 import { writeLog } from '@/core/log-text/write-log';
 import { headerOf, type Outing } from '@/core/logbook';
 import { way } from '@/core/home';
@@ -30,6 +33,8 @@ function after(outing: Outing, command: Command): string[] {
   return writeLog(done.value).trimEnd().split('\n').slice(3);
 }
 
+const AT = '2026-08-14T10:20:00.000Z';
+const strike = { at: AT };
 const outingOfLog = (text: string) => solvedLog(text).outing;
 
 describe('changing a page', () => {
@@ -54,33 +59,48 @@ describe('changing a page', () => {
     ]);
   });
 
-  it('removing a leg renumbers, takes what was seen on it, and refuses while others need it', () => {
+  it('striking a leg renumbers, takes what was seen on it, keeps it on the page, and refuses while others need it', () => {
     const seen = outingOfLog(
       '000 10m > A\n090 20m\nat 5 ; spring\nsee 100 ; hill\n180 30m\nfrom 3\n000 1m',
     );
     expect(extentOfLeg(seen, 1)).toBe(3);
-    expect(after(seen, removeEntry(1, seen.entries[1]!))).toEqual([
+    expect(
+      after(seen, strikeEntry(1, seen.entries[1]!, { at: AT, reason: 'counted twice' })),
+    ).toEqual([
       '000 10m > A',
+      `  struck ${AT} | counted twice | 090 20m`,
+      `  struck ${AT} | counted twice | at 5 ; spring`,
+      `  struck ${AT} | counted twice | see 100 ; hill`,
       '180 30m',
       'from 2',
       '000 1m',
     ]);
-    expect(after(page, removeEntry(1, page.entries[1]!))).toEqual(['station-in-use']);
-    expect(after(page, removeEntry(3, page.entries[3]!))).not.toContain('from 2');
+    expect(after(page, strikeEntry(1, page.entries[1]!, strike))).toEqual(['station-in-use']);
+    expect(after(page, strikeEntry(3, page.entries[3]!, strike))).not.toContain('from 2');
+    const struck = outingOfLog(`000 10m\nstruck ${AT} | | 090 5m`);
+    expect(after(struck, strikeEntry(1, struck.entries[1]!, strike))).toHaveLength(2);
   });
 
   it('refuses to change a line that is no longer the one that was seen', () => {
-    expect(after(page, removeEntry(0, leg(1, 1)))).toEqual(['changed-elsewhere']);
-    expect(after(page, replaceEntry(0, leg(1, 1), leg(2, 2)))).toEqual(['changed-elsewhere']);
-    expect(after(page, insertEntry(0, leg(1, 1), leg(2, 2)))).toEqual(['changed-elsewhere']);
+    const [seen, other] = [leg(1, 1), leg(2, 2)];
+    for (const command of [
+      strikeEntry(0, seen, strike),
+      correctEntry(0, seen, other, strike),
+      insertEntry(0, seen, other),
+      moveLeg(0, seen, 'down'),
+      remarkOn(0, seen, { kind: 'right', code: 'leg-short' }),
+    ]) {
+      expect(after(page, command)).toEqual(['changed-elsewhere']);
+    }
   });
 
-  it('replaces a line', () => {
-    expect(after(page, replaceEntry(0, page.entries[0]!, leg(1, 11)))[0]).toBe('001 11m');
+  it('corrects a line in ink: the old reading stays above it, struck out', () => {
+    const corrected = after(page, correctEntry(0, page.entries[0]!, leg(1, 11), strike));
+    expect(corrected.slice(0, 2)).toEqual([`  struck ${AT} |  | 000 10m`, '001 11m']);
     // Taking a leg's number for a name leaves references on the station.
     const named = leg(90, 20, { to: 'Ford' });
-    expect(after(page, replaceEntry(1, page.entries[1]!, named))).toEqual([
-      '000 10m',
+    expect(after(page, correctEntry(1, page.entries[1]!, named, strike)).slice(1)).toEqual([
+      `  struck ${AT} |  | 090 20m`,
       '090 20m > Ford',
       '180 30m > Camp',
       'from Ford',
@@ -88,6 +108,41 @@ describe('changing a page', () => {
       'from 1',
       '045 50m > Ford',
     ]);
+    expect(after(page, correctEntry(0, page.entries[0]!, page.entries[0]!, strike))).toEqual(
+      after(page, addEntry(leg(1, 1))).slice(0, -1),
+    );
+  });
+
+  it('moves a leg with what was seen on it, and keeps references on their stations', () => {
+    const seen = outingOfLog('000 10m\n090 20m > A\nat 5 ; spring\n180 30m\nfrom 1\n045 7m');
+    expect(after(seen, moveLeg(1, seen.entries[1]!, 'up'))).toEqual([
+      '090 20m > A',
+      '  at 5 ; spring',
+      '000 10m',
+      '180 30m',
+      'from 2',
+      '045 7m',
+    ]);
+    expect(after(seen, moveLeg(0, seen.entries[0]!, 'down'))).toEqual(
+      after(seen, moveLeg(1, seen.entries[1]!, 'up')),
+    );
+    const unmoved = moveLeg(0, seen.entries[0]!, 'up')(seen, null);
+    expect(unmoved.ok && unmoved.value).toEqual([]);
+    const last = moveLeg(5, seen.entries[5]!, 'down')(seen, null);
+    expect(last.ok && last.value).toEqual([]);
+  });
+
+  it('notes that a remark is right on the line that it is about', () => {
+    const short = outingOfLog('000 5m\nat 2 ; pool\n090 50m');
+    const codes = (outing: Outing) => warningsOf(solved(outing)).map(({ code }) => code);
+    expect(codes(short)).toEqual(['leg-short']);
+    const operations = remarkOn(0, short.entries[0]!, { kind: 'right', code: 'leg-short' })(
+      short,
+      null,
+    );
+    const done = operations.ok ? applied(short, operations.value) : operations;
+    expect(done.ok && codes(done.value)).toEqual([]);
+    expect(done.ok && writeLog(done.value)).toContain('000 5m\n  right leg-short\n');
   });
 
   it('renames a station wherever it is spoken of', () => {
@@ -122,7 +177,7 @@ describe('changing a page', () => {
     expect(after(twice, set(twice, { read: 'grid' }))).toEqual(['000 10m', 'read grid']);
     const unchanged = set(paced)(paced, null);
     expect(unchanged.ok && unchanged.value).toEqual([]);
-    expect(after(paced, removeEntry(0, paced.entries[0]!))).toEqual(['no-pace']);
+    expect(after(paced, strikeEntry(0, paced.entries[0]!, strike))).toEqual(['no-pace']);
     const northed = outingOfLog('declination 5 E\n010T 5m');
     const none = changeHeader((header) => ({ ...header, declination: { source: 'none' } }));
     expect(after(northed, none)).toEqual(['no-declination']);
@@ -137,7 +192,7 @@ describe('changing a page', () => {
         if (index < 0) return;
         const seen = outing.entries[index]!;
         if (seen.kind !== 'leg') return;
-        const command = replaceEntry(index, seen, { ...seen, note: 'read again' });
+        const command = correctEntry(index, seen, { ...seen, note: 'read again' }, strike);
         const operations = command(outing, null);
         if (!operations.ok) throw new Error(faultOf(operations.fault).code);
         const done = applied(outing, operations.value);

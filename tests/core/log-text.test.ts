@@ -166,7 +166,16 @@ describe('writing a log', () => {
     expect(writeLog(outing)).toBe(demo);
     expect(solution.traverse.legs).toBeGreaterThanOrEqual(14);
     const kinds = new Set(outing.entries.map((entry) => entry.kind));
-    expect([...kinds].sort()).toEqual(['aim', 'at', 'from', 'leg', 'pace', 'see']);
+    expect([...kinds].sort()).toEqual([
+      'aim',
+      'at',
+      'from',
+      'landmark',
+      'leg',
+      'pace',
+      'right',
+      'see',
+    ]);
     expect(outing.entries.some((entry) => entry.kind === 'leg' && entry.back)).toBe(true);
   });
 

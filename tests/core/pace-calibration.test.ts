@@ -184,7 +184,7 @@ describe('grounds and slopes in the log', () => {
 
   it('a ground without a pace of its own falls back to the general one, and that is said once', () => {
     const { solution } = solvedLog(
-      `${PACES}000 65p snow\n090 65p snow\n000 10m night\n000 80p rough`,
+      `${PACES}000 65p snow\n090 65p snow\n000 100m night\n000 80p rough`,
     );
     expect(solution.traverse.lengthMetres[1]).toBeCloseTo(100, 9);
     expect(warningsOf(solution)).toMatchObject([

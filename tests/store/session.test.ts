@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { addEntry, removeEntry } from '@/core/edit/commands';
+import { addEntry, strikeEntry } from '@/core/edit/commands';
 import { writeLog } from '@/core/log-text/write-log';
 import { CairnDatabase, SCHEMA_VERSION } from '@/store/database';
 import { OutingSession, type SessionState } from '@/store/outing-session';
@@ -10,6 +10,7 @@ import { storeFault } from '@/store/store-fault';
 import { leg, solvedLog } from '../support/outings';
 
 const now = new Date('2026-08-14T09:40:00Z');
+const strike = { at: now.toISOString(), reason: 'slip' };
 let count = 0;
 const opened: CairnDatabase[] = [];
 
@@ -98,11 +99,11 @@ describe('a session', () => {
     const { first, second } = await twoTabs();
     const [one, two] = [session(first), session(second)];
     await Promise.all([settled(one), settled(two)]);
-    await one.run(removeEntry(0, leg(0, 10)), null);
-    const outcome = await two.run(removeEntry(1, leg(90, 20)), null);
+    await one.run(strikeEntry(0, leg(0, 10), strike), null);
+    const outcome = await two.run(strikeEntry(0, leg(0, 10), strike), null);
     expect(outcome).toMatchObject({ kind: 'refused', fault: { code: 'changed-elsewhere' } });
     const state = await settled(session(first));
-    expect(legsOf(state)).toEqual(['090 20m']);
+    expect(legsOf(state)).toEqual([`  struck ${strike.at} | slip | 000 10m`, '090 20m']);
   });
 
   it('a write that fails is told, and the page stays as it was', async () => {

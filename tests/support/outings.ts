@@ -3,6 +3,7 @@ import { WINDS } from '@/core/angle';
 import {
   blankOuting,
   isStartName,
+  THINGS,
   isStationName,
   type BearingReading,
   type DistanceReading,
@@ -120,7 +121,45 @@ const seen = fc.oneof(
     metres: upTo(5000),
     side: fc.constantFrom('left' as const, 'right' as const),
     sideMetres: upTo(500),
+    thing: optional(fc.constantFrom(...THINGS)),
     what: note,
+  }),
+  fc.record({
+    kind: fc.constant('box' as const),
+    side: fc.constantFrom('left' as const, 'right' as const),
+    out: distanceReading,
+    along: distanceReading,
+    note: optional(note),
+  }),
+);
+const remark = fc.oneof(
+  fc.record({
+    kind: fc.constant('landmark' as const),
+    thing: optional(fc.constantFrom(...THINGS)),
+    what: note,
+  }),
+  fc.record({
+    kind: fc.constant('passed' as const),
+    side: fc.constantFrom('left' as const, 'right' as const),
+    what: note,
+  }),
+  fc.record({
+    kind: fc.constant('out' as const),
+    bearing: bearingReading,
+    time: optional(time),
+    note: optional(note),
+  }),
+  fc.record({ kind: fc.constant('expect' as const), wind, note: optional(note) }),
+  fc.record({
+    kind: fc.constant('right' as const),
+    code: fc.constantFrom('leg-short', 'angle-old'),
+    note: optional(note),
+  }),
+  fc.record({
+    kind: fc.constant('struck' as const),
+    at: fc.constant('2026-08-14T10:20:00.000Z'),
+    reason: optional(note.filter((text) => !text.includes('|'))),
+    was: note,
   }),
 );
 const setting = fc.oneof(
@@ -176,9 +215,12 @@ export const anyOuting: fc.Arbitrary<Outing> = fc
       fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
     ),
     show: fc.record({ north, note: optional(note) }),
-    lines: fc.array(fc.oneof({ weight: 4, arbitrary: legEntry }, slopedLeg, seen, setting), {
-      maxLength: 30,
-    }),
+    lines: fc.array(
+      fc.oneof({ weight: 4, arbitrary: legEntry }, slopedLeg, seen, setting, remark),
+      {
+        maxLength: 30,
+      },
+    ),
     froms: fc.array(fc.nat(), { maxLength: 4 }),
   })
   .map(({ lines, froms, ...header }) => {

@@ -38,10 +38,10 @@ export function understand(text: string, solution: Solution): Understanding {
       return refuse({ code: 'unknown-station', name: entry.station, nearest }, 'station');
     }
   }
-  if (entry.kind === 'at' && solution.traverse.legs === 0) {
+  if ((entry.kind === 'at' || entry.kind === 'box') && solution.traverse.legs === 0) {
     return refuse({ code: 'no-leg-yet' }, 'whole');
   }
-  if (entry.kind === 'see') {
+  if (entry.kind === 'see' || entry.kind === 'out') {
     const wrong = bearingFault(solution.end, entry.bearing, 'bearing');
     if (wrong) return refuse(wrong.fault, wrong.field);
   }

@@ -9,6 +9,7 @@ import {
   type EntryOf,
   type Leg,
   type Outing,
+  type Thing,
 } from '../logbook';
 import type { North } from '../north';
 import { plainDecimal } from '../units';
@@ -73,6 +74,8 @@ function writeLeg(leg: Leg, read: North): string {
 
 const PACE_UNIT = { 'per-100-m': 'per 100 m', metres: 'm', feet: 'ft' } as const;
 
+const thingText = ({ thing }: { thing?: Thing }) => (thing === undefined ? '' : ` ${thing}`);
+
 function writePace({ ground, value, unit, spreadPercent }: EntryOf<'pace'>): string {
   const spread = spreadPercent === undefined ? '' : ` spread ${plainDecimal(spreadPercent)}%`;
   return `pace ${ground ? `${ground} ` : ''}${plainDecimal(value)} ${PACE_UNIT[unit]}${spread}`;
@@ -91,10 +94,29 @@ export function writeEntry(entry: Entry, read: North): string {
     case 'at': {
       const side =
         entry.side === undefined ? '' : ` ${entry.side} ${plainDecimal(entry.sideMetres ?? 0)}`;
-      return `  at ${plainDecimal(entry.metres)}${side} ; ${entry.what}`;
+      return `  at ${plainDecimal(entry.metres)}${side}${thingText(entry)} ; ${entry.what}`;
     }
     case 'see':
-      return `  see ${writeBearing(entry.bearing, read)} ; ${entry.what}`;
+      return `  see ${writeBearing(entry.bearing, read)}${thingText(entry)} ; ${entry.what}`;
+    case 'landmark':
+      return `landmark${thingText(entry)} ; ${entry.what}`;
+    case 'box': {
+      const { side, out, along } = entry;
+      const text = `  box ${side} ${writeDistance(out)} along ${writeDistance(along)}`;
+      return noted(text, entry.note);
+    }
+    case 'passed':
+      return `  passed ${entry.side} ; ${entry.what}`;
+    case 'out': {
+      const time = entry.time === undefined ? '' : ` @${entry.time}`;
+      return noted(`out ${writeBearing(entry.bearing, read)}${time}`, entry.note);
+    }
+    case 'expect':
+      return noted(`expect ${entry.wind}`, entry.note);
+    case 'right':
+      return noted(`  right ${entry.code}`, entry.note);
+    case 'struck':
+      return `  struck ${entry.at} | ${entry.reason ?? ''} | ${entry.was}`;
     case 'read':
       return noted(`read ${entry.north}`, entry.note);
     case 'aim':

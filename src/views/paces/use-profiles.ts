@@ -5,19 +5,20 @@ import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';
 import { browserDatabase } from '@/views/shared/browser-store';
+import { PROFILE_KEY } from '@/views/shared/own-paces';
 import { WORDS } from './words';
-
-const KEY = 'cairn-profile';
 
 /** The pace profiles of this device, the one in hand, and what can be done with it. */
 export function useProfiles() {
   const profiles = useLive(useCallback(() => paceProfiles(browserDatabase()), []));
-  const [chosenId, setChosenId] = useState(() => globalThis.localStorage?.getItem(KEY) ?? null);
+  const [chosenId, setChosenId] = useState(
+    () => globalThis.localStorage?.getItem(PROFILE_KEY) ?? null,
+  );
   const chosen: PaceProfile | undefined =
     profiles?.find(({ id }) => id === chosenId) ?? profiles?.[0];
 
   const choose = (id: string) => {
-    localStorage.setItem(KEY, id);
+    localStorage.setItem(PROFILE_KEY, id);
     setChosenId(id);
   };
   const attempt = async (action: () => Promise<void>): Promise<StoreFault | null> => {

@@ -83,6 +83,20 @@ export function entryWords(entry: Entry, metres: number | null): string {
     }
     case 'see':
       return `Seen from here at ${bearingWords(entry.bearing)}: ${entry.what}`;
+    case 'landmark':
+      return `You are back when you see: ${entry.what}`;
+    case 'box':
+      return `Boxed to the ${entry.side}: ${distanceWords(entry.out)} out and back, ${distanceWords(entry.along)} along, which count`;
+    case 'passed':
+      return `Passed to the ${entry.side}, mark ahead kept: ${entry.what}`;
+    case 'out':
+      return `Stepped off at ${bearingWords(entry.bearing)}${entry.time ? ` at ${entry.time}` : ''}`;
+    case 'expect':
+      return `The next leg should go roughly ${entry.wind}`;
+    case 'right':
+      return 'Looked at: it is right';
+    case 'struck':
+      return `Struck out: ${entry.was}`;
     case 'read':
       return `From here on bearings are ${NORTH_WORDS[entry.north]}`;
     case 'aim':

@@ -15,6 +15,7 @@ export function PlainPage({
 }) {
   return (
     <main className={styles.plain}>
+      <h1 className="visually-hidden">Cairn Back</h1>
       {words && <p role={alert ? 'alert' : 'status'}>{words}</p>}
       {children}
       {/* A whole page load: it works from the offline cache like any other. */}

@@ -32,6 +32,7 @@ export function useOuting(id: string) {
       },
       undo: session.undo,
       redo: session.redo,
+      history: session.history,
     }),
     [state, page, solved, models, session],
   );

@@ -59,14 +59,20 @@ export function Shelf() {
         <div className={styles.head}>
           <h1>{WORDS.title}</h1>
           {state.status === 'ready' && !empty && (
-            <Button
-              type="primary"
-              icon={<PlusOutlined aria-hidden="true" />}
-              onClick={start}
-              loading={busy}
-            >
-              {WORDS.start}
-            </Button>
+            <div className={styles.choices}>
+              <Button size="large" href="/step-off">
+                {WORDS.stepOff}
+              </Button>
+              <Button
+                type="primary"
+                size="large"
+                icon={<PlusOutlined aria-hidden="true" />}
+                onClick={start}
+                loading={busy}
+              >
+                {WORDS.start}
+              </Button>
+            </div>
           )}
         </div>
         {failed && (
@@ -94,6 +100,9 @@ export function Shelf() {
             <div className={styles.choices}>
               <Button type="primary" size="large" onClick={start} loading={busy}>
                 {WORDS.start}
+              </Button>
+              <Button size="large" href="/step-off">
+                {WORDS.stepOff}
               </Button>
               <Button size="large" onClick={() => attempt(async () => open(await openDemo()))}>
                 {WORDS.demo}

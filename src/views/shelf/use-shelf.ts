@@ -7,6 +7,7 @@ import { openingFault } from '@/store/database';
 import { mark, putOnShelf, shelf, type Shelved } from '@/store/shelf';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/views/shared/browser-store';
+import { ownPaces } from '@/views/shared/own-paces';
 
 export type ShelfState =
   | { status: 'loading' }
@@ -66,7 +67,8 @@ export function useShelf() {
 
   const startOuting = useCallback(async (name: string, day: string) => {
     const id = crypto.randomUUID();
-    const outing: Outing = { ...blankOuting(id, name), date: { day } };
+    const entries = await ownPaces();
+    const outing: Outing = { ...blankOuting(id, name), date: { day }, entries };
     await putOnShelf(browserDatabase(), outing, new Date());
     askToKeep();
     return id;

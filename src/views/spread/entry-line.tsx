@@ -1,5 +1,5 @@
 'use client';
-import { FormOutlined, NumberOutlined } from '@ant-design/icons';
+import { DashboardOutlined, FormOutlined, NumberOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type KeyboardEvent, type RefObject } from 'react';
 import type { Fault } from '@/core/faults';
@@ -26,23 +26,17 @@ interface Props {
   onCancel: () => void;
   onForm: () => void;
   onSetUp: () => void;
+  onPad: () => void;
+  onMore: () => void;
+  /** Why the line is changed; only while one is. */
+  reason: string;
+  onReason: (reason: string) => void;
 }
 
 /** Where a leg is typed as on paper; below it, how it is understood so far, or what stands in the way. */
 export function EntryLine(props: Props) {
-  const {
-    counter,
-    input,
-    text,
-    understanding,
-    editing,
-    status,
-    onText,
-    onSave,
-    onCancel,
-    onForm,
-    onSetUp,
-  } = props;
+  const { counter, input, text, understanding, editing, status, reason } = props;
+  const { onText, onSave, onCancel, onForm, onSetUp, onPad, onMore, onReason } = props;
   const [scrolled, setScrolled] = useState(0);
   const fault = understanding.kind === 'fault' ? understanding : null;
 
@@ -64,6 +58,14 @@ export function EntryLine(props: Props) {
       {editing && (
         <p className={styles.editing}>
           {editing}
+          <input
+            className={styles.why}
+            value={reason}
+            onChange={(event) => onReason(event.target.value)}
+            placeholder={WORDS.why}
+            aria-label={WORDS.why}
+            autoComplete="off"
+          />
           <button type="button" className={styles.take} onClick={onCancel}>
             {WORDS.cancel}
           </button>
@@ -104,25 +106,37 @@ export function EntryLine(props: Props) {
             understood(understanding) || status
           )}
         </div>
-        <Button
-          href={counter}
-          icon={<NumberOutlined aria-hidden="true" />}
-          aria-label={WORDS.counter}
-          title={WORDS.counter}
-        />
-        <Button
-          icon={<FormOutlined aria-hidden="true" />}
-          aria-label={WORDS.form}
-          title={WORDS.form}
-          onClick={onForm}
-        />
-        <Button
-          type="primary"
-          onClick={onSave}
-          disabled={understanding.kind === 'nothing' || fault !== null}
-        >
-          {editing ? WORDS.saveThis : WORDS.save}
-        </Button>
+        <div className={styles.buttons}>
+          {(
+            [
+              [WORDS.more, PlusOutlined, onMore],
+              [WORDS.pad, DashboardOutlined, onPad],
+              [WORDS.form, FormOutlined, onForm],
+            ] as const
+          ).map(([name, Icon, act]) => (
+            <Button
+              key={name}
+              icon={<Icon aria-hidden="true" />}
+              aria-label={name}
+              title={name}
+              onClick={act}
+            />
+          ))}
+          <Button
+            href={counter}
+            icon={<NumberOutlined aria-hidden="true" />}
+            aria-label={WORDS.counter}
+            title={WORDS.counter}
+          />
+          <Button
+            type="primary"
+            className={styles.log}
+            onClick={onSave}
+            disabled={understanding.kind === 'nothing' || fault !== null}
+          >
+            {editing ? WORDS.saveThis : WORDS.save}
+          </Button>
+        </div>
       </div>
     </div>
   );

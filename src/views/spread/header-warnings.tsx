@@ -7,9 +7,11 @@ import { WORDS } from './words';
 export function HeaderWarnings({
   warnings,
   onSetUp,
+  onRight,
 }: {
   warnings: readonly Warning[];
   onSetUp: () => void;
+  onRight: (code: string) => void;
 }) {
   const ofHeader = warnings.filter(({ at }) => 'header' in at);
   if (ofHeader.length === 0) return null;
@@ -17,7 +19,10 @@ export function HeaderWarnings({
     <div className={styles.warnings} role="note">
       {ofHeader.map(({ code, message }) => (
         <p key={code} data-code={code}>
-          {message}
+          {message}{' '}
+          <Button type="text" onClick={() => onRight(code)}>
+            {WORDS.isRight}
+          </Button>
         </p>
       ))}
       <Button type="text" onClick={onSetUp}>

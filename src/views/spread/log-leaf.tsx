@@ -18,11 +18,11 @@ interface Props {
   selected: number | null;
   onSelect: (index: number | null) => void;
   onEdit: (index: number) => void;
-  onRemove: (index: number) => void;
+  onStrike: (index: number) => void;
 }
 
 /** The page of the field book: a line a row, in the order in which it was written. */
-export function LogLeaf({ rows, selected, onSelect, onEdit, onRemove }: Props) {
+export function LogLeaf({ rows, selected, onSelect, onEdit, onStrike }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -38,12 +38,13 @@ export function LogLeaf({ rows, selected, onSelect, onEdit, onRemove }: Props) {
     }
     counted.current = rows.length;
   }, [rows.length, virtual]);
+  const place = selected === null ? -1 : rows.findIndex(({ index }) => index === selected);
   useEffect(() => {
-    if (selected !== null && selected < rows.length) virtual.scrollToIndex(selected);
-  }, [selected, rows.length, virtual]);
+    if (place >= 0) virtual.scrollToIndex(place);
+  }, [place, virtual]);
 
   const onKeyDown = (event: KeyboardEvent) => {
-    const at = selected ?? (event.key === 'ArrowDown' ? -1 : rows.length);
+    const at = place >= 0 ? place : event.key === 'ArrowDown' ? -1 : rows.length;
     const moves: Record<string, number> = {
       ArrowDown: at + 1,
       ArrowUp: at - 1,
@@ -51,9 +52,9 @@ export function LogLeaf({ rows, selected, onSelect, onEdit, onRemove }: Props) {
       End: rows.length - 1,
     };
     const to = moves[event.key];
-    if (to !== undefined) onSelect(Math.min(rows.length - 1, Math.max(0, to)));
+    if (to !== undefined) onSelect(rows[Math.min(rows.length - 1, Math.max(0, to))]!.index);
     else if (event.key === 'Enter' && selected !== null) onEdit(selected);
-    else if (event.key === 'Delete' && selected !== null) onRemove(selected);
+    else if (event.key === 'Delete' && selected !== null) onStrike(selected);
     else if (event.key === 'Escape') onSelect(null);
     else return;
     event.preventDefault();
@@ -99,7 +100,8 @@ export function LogLeaf({ rows, selected, onSelect, onEdit, onRemove }: Props) {
               >
                 <Row
                   row={rows[item.index]!}
-                  selected={item.index === selected}
+                  selected={rows[item.index]!.index === selected}
+                  place={item.index + 1}
                   count={rows.length}
                   onSelect={onSelect}
                   onEdit={onEdit}
@@ -116,19 +118,21 @@ export function LogLeaf({ rows, selected, onSelect, onEdit, onRemove }: Props) {
 interface RowProps {
   row: LeafRow;
   selected: boolean;
+  /** Which row it is, from 1. */
+  place: number;
   count: number;
   onSelect: (index: number) => void;
   onEdit: (index: number) => void;
 }
 
-const Row = memo(function Row({ row, selected, count, onSelect, onEdit }: RowProps) {
+const Row = memo(function Row({ row, selected, place, count, onSelect, onEdit }: RowProps) {
   return (
     <div
       id={`line-${row.index}`}
       role="option"
       aria-selected={selected}
       aria-setsize={count}
-      aria-posinset={row.index + 1}
+      aria-posinset={place}
       tabIndex={-1}
       className={selected ? `${styles.row} ${styles.chosen}` : styles.row}
       onClick={() => onSelect(row.index)}
@@ -183,12 +187,17 @@ function splitCount(words: string): [string, string] {
 
 function LineCells({ row }: { row: LeafRow }) {
   const { entry } = row;
-  const seen = entry.kind === 'at' || entry.kind === 'see';
   return (
-    <span className={seen ? `${styles.line} ${styles.seen}` : styles.line}>
+    <span className={lineClass(entry)}>
       {entry.kind === 'at' && <span className={styles.metre}>{entry.metres} m</span>}
       {lineWords(entry)}
       {'note' in entry && entry.note ? ` · ${entry.note}` : ''}
     </span>
   );
+}
+
+function lineClass({ kind }: LeafRow['entry']): string {
+  if (kind === 'struck') return `${styles.line} ${styles.struck}`;
+  const seen = kind === 'at' || kind === 'see' || kind === 'landmark';
+  return seen ? `${styles.line} ${styles.seen}` : styles.line!;
 }

@@ -1,4 +1,7 @@
 import { radians, type Metres } from '@/core/units';
+import type { Ellipse } from '@/core/error-model';
+import { landmarks } from '@/core/landmarks';
+import type { Thing } from '@/core/logbook';
 import { stationName, type Solution } from '@/core/solve';
 
 /** A view of the plane: screen = k·metres + offset, y downward. */
@@ -62,18 +65,27 @@ export function fitted(
   };
 }
 
-/** The legs as one path in metres, y downward: the view is applied to it as a transform. */
-export function legsPath(solution: Solution): string {
+/**
+ * The legs as two paths in metres, y downward: those on the way from the start to where one stands, and side trips. The
+ * view is applied to them as a transform.
+ */
+export function legsPaths(solution: Solution): { way: string; sideTrips: string } {
   const { east, north, from, legs } = solution.traverse;
-  const parts: string[] = [];
+  const onWay = new Uint8Array(legs + 1);
+  for (let point = solution.current; point > 0; point = from[point]!) onWay[point] = 1;
+  const parts: [string[], string[]] = [[], []];
+  const last = [-1, -1];
   for (let k = 1; k <= legs; k++) {
     const origin = from[k]!;
-    if (origin !== k - 1 || k === 1) {
-      parts.push(`M${east[origin]!.toFixed(2)} ${(-north[origin]!).toFixed(2)}`);
+    // A leg that closes a loop is no side trip: it was walked from the way.
+    const trip = onWay[k] === 1 || solution.stationOfLeg[k] === solution.current ? 0 : 1;
+    if (last[trip] !== origin) {
+      parts[trip].push(`M${east[origin]!.toFixed(2)} ${(-north[origin]!).toFixed(2)}`);
     }
-    parts.push(`L${east[k]!.toFixed(2)} ${(-north[k]!).toFixed(2)}`);
+    parts[trip].push(`L${east[k]!.toFixed(2)} ${(-north[k]!).toFixed(2)}`);
+    last[trip] = k;
   }
-  return parts.join('');
+  return { way: parts[0].join(''), sideTrips: parts[1].join('') };
 }
 
 /** Every station as a dot of no length: a round cap of constant width makes it a pebble at any zoom. */
@@ -95,6 +107,10 @@ export interface Mark {
   readonly east: Metres;
   readonly north: Metres;
   readonly kind: 'start' | 'station' | 'seen' | 'you';
+  /** What it is, for its mark; for things seen. */
+  readonly thing?: Thing;
+  /** Its doubt, for landmarks whose place is worked out. */
+  readonly doubt?: Ellipse;
 }
 
 /** Labels that a sketch bears; a longer log names its stations on the leaf. */
@@ -123,11 +139,40 @@ export function marksOf(solution: Solution): Mark[] {
         key: `a${index}`,
         kind: 'seen',
         text: entry.what,
+        thing: entry.thing,
         ...besideLeg(solution, leg, entry),
       });
     }
   });
+  for (const { name, thing, rays, place } of landmarks(solution)) {
+    if (!place || marks.length >= MOST_MARKS) continue;
+    const text = `${name} ±${Math.round(place.doubt.semiMajorMetres)} m`;
+    marks.push({ key: `l${rays[0]!.entry}`, kind: 'seen', text, thing, ...place });
+  }
   return marks;
+}
+
+/** How far a ray is drawn when nothing tells where its landmark stands: a share of the walk's reach, in metres. */
+const RAY_SHARE = 0.25;
+const LEAST_RAY_METRES = 30;
+
+/** The rays of sightings as one path in metres, y downward; a ray whose landmark is placed ends there. */
+export function raysPath(solution: Solution): string {
+  const { east, north, legs } = solution.traverse;
+  let reach = 0;
+  for (let k = 1; k <= legs; k++) reach = Math.max(reach, Math.hypot(east[k]!, north[k]!));
+  const open = Math.max(LEAST_RAY_METRES, RAY_SHARE * reach);
+  return landmarks(solution)
+    .flatMap(({ rays, place }) =>
+      rays.map(({ station, bearingDegrees }) => {
+        const b = radians(bearingDegrees);
+        const [x, y] = [east[station]!, north[station]!];
+        const endX = place ? place.east : x + open * Math.sin(b);
+        const endY = place ? place.north : y + open * Math.cos(b);
+        return `M${x.toFixed(2)} ${(-y).toFixed(2)}L${endX.toFixed(2)} ${(-endY).toFixed(2)}`;
+      }),
+    )
+    .join('');
 }
 
 /** The place of something seen on a leg: metres along it, and to its left or right. */

@@ -6,6 +6,7 @@ import { threeDigits } from '@/core/angle';
 import { missAtHome, way } from '@/core/home';
 import type { GhostLeg } from '@/core/preview';
 import { CairnStones } from '@/ui/cairn-mark';
+import { ThingMark } from '@/ui/thing-mark';
 import type { Solution } from '@/core/solve';
 import { placedLabels } from './label-places';
 import { NorthArrows } from './north-arrows';
@@ -13,10 +14,11 @@ import { ScaleBar } from './scale-bar';
 import {
   fitted,
   legNear,
-  legsPath,
+  legsPaths,
   marksOf,
   onScreen,
   pebblesPath,
+  raysPath,
   type Size,
   type Spot,
   type View,
@@ -138,10 +140,13 @@ function arrowsPlace(solution: Solution, view: View, size: Size): Spot {
 
 /** Everything logged, as two paths: a long log costs the browser two elements, not thousands. */
 const Walked = memo(function Walked({ solution }: { solution: Solution }) {
-  const legs = useMemo(() => legsPath(solution), [solution]);
+  const { way: legs, sideTrips } = useMemo(() => legsPaths(solution), [solution]);
+  const rays = useMemo(() => raysPath(solution), [solution]);
   const pebbles = useMemo(() => pebblesPath(solution), [solution]);
   return (
     <>
+      <path className={styles.rays} d={rays} data-testid="rays" />
+      <path className={styles.sideTrips} d={sideTrips} data-testid="side-trips" />
       <path className={styles.legs} d={legs} data-testid="legs" />
       <path className={styles.pebbleRim} d={pebbles} />
       <path className={styles.pebble} d={pebbles} />
@@ -270,10 +275,19 @@ function Names({
       {labels.map(({ mark, spot, x, y }) => (
         <g key={mark.key}>
           {mark.kind === 'seen' && (
-            <path
-              className={styles.seenMark}
-              d={`M${spot.x - 6} ${spot.y}q6 -7 12 0q-6 7 -12 0z`}
-            />
+            <>
+              {mark.doubt && (
+                <ellipse
+                  className={styles.landmarkDoubt}
+                  rx={mark.doubt.semiMajorMetres * view.k}
+                  ry={mark.doubt.semiMinorMetres * view.k}
+                  transform={`translate(${spot.x} ${spot.y}) rotate(${mark.doubt.azimuthDegrees - 90})`}
+                />
+              )}
+              <g className={styles.seenMark} transform={`translate(${spot.x} ${spot.y})`}>
+                <ThingMark thing={mark.thing} />
+              </g>
+            </>
           )}
           {mark.kind === 'you' && <circle className={styles.you} cx={spot.x} cy={spot.y} r="8" />}
           {mark.kind === 'start' && (

@@ -10,8 +10,12 @@ import { CairnMark } from '@/ui/cairn-mark';
 import { STORE_WORDS } from '@/ui/store-words';
 import { EntryLine } from './entry-line';
 import { HeaderWarnings } from './header-warnings';
-import { isLeg, leafRows, legAt } from './leaf-rows';
+import { LeafBar } from './leaf-bar';
+import { isLeg, leafRows, legAt, rowsWith, struckCount } from './leaf-rows';
+import type { LineDialog } from './line-dialogs';
+import { LineTools } from './line-tools';
 import { LogLeaf } from './log-leaf';
+import { paletteActions } from './palette-actions';
 import { Rescue } from './rescue';
 import { SketchLeaf } from './sketch-leaf';
 import styles from './spread.module.css';
@@ -23,6 +27,19 @@ import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { northsSentence } from '@/views/shared/norths/words';
 import { editingWords, WORDS } from './words';
 
+const LegPad = dynamic(() => import('./leg-pad').then((it) => it.LegPad), { ssr: false });
+const Palette = dynamic(() => import('@/ui/palette').then((it) => it.Palette), { ssr: false });
+const HistoryDrawer = dynamic(() => import('./history-drawer').then((it) => it.HistoryDrawer), {
+  ssr: false,
+});
+const ShortcutsDialog = dynamic(
+  () => import('./shortcuts-dialog').then((it) => it.ShortcutsDialog),
+  { ssr: false },
+);
+const HalfCircle = dynamic(() => import('./half-circle').then((it) => it.HalfCircle), {
+  ssr: false,
+});
+const LineForm = dynamic(() => import('./line-form').then((it) => it.LineForm), { ssr: false });
 const LegForm = dynamic(() => import('./leg-form').then((it) => it.LegForm), { ssr: false });
 const SettingsDrawer = dynamic(
   () => import('@/views/shared/settings-drawer').then((it) => it.SettingsDrawer),
@@ -37,7 +54,18 @@ const WayEndsDialog = dynamic(() => import('./way-ends-dialog').then((it) => it.
   ssr: false,
 });
 
-type Dialog = 'form' | 'settings' | 'rename' | 'ends' | null;
+type Dialog =
+  | 'form'
+  | 'pad'
+  | 'settings'
+  | 'rename'
+  | 'ends'
+  | 'palette'
+  | 'history'
+  | 'shortcuts'
+  | 'half-circle'
+  | LineDialog
+  | null;
 
 /** The open book: log on the left leaf, sketch on the right, the way home across the foot. */
 export function SpreadBook({
@@ -50,18 +78,34 @@ export function SpreadBook({
   solution: Solution;
 }) {
   const spread = useSpread(open, outing, solution);
-  const { selected, setSelected, understanding, editing, edit, remove, step } = spread;
+  const { selected, setSelected, understanding, editing, edit, step } = spread;
   const [dialog, setDialog] = useState<Dialog>(null);
   const [tab, setTab] = useState<'log' | 'sketch'>('log');
   const [ends, setEnds] = useState<WayEnds | null>(null);
   const warnings = useMemo(() => warningsOf(solution), [solution]);
-  const rows = useMemo(() => leafRows(solution, warnings), [solution, warnings]);
+  const [showsStruck, setShowsStruck] = useState(false);
+  const [sought, setSought] = useState<string | null>(null);
+  const rows = useMemo(
+    () => rowsWith(leafRows(solution, warnings, showsStruck), sought ?? ''),
+    [solution, warnings, showsStruck, sought],
+  );
   const name = outing.name || WORDS.untitled;
 
   useEffect(() => {
     document.title = `${name} · Cairn Back`;
   }, [name]);
-  useKeys(step, spread.text === '');
+  const keys = useMemo(
+    () => ({
+      step: (kind: 'undo' | 'redo') => void step(kind),
+      palette: () => setDialog('palette'),
+      find: () => setSought(''),
+      shortcuts: () => setDialog('shortcuts'),
+      pad: () => setDialog('pad'),
+      counter: () => location.assign(`/count?id=${encodeURIComponent(outing.id)}`),
+    }),
+    [step, outing.id],
+  );
+  useKeys(keys, spread.text === '');
 
   // Stations that a change took away can't stay the ends of a way.
   const known =
@@ -143,13 +187,25 @@ export function SpreadBook({
         </div>
         <div className={styles.leaves} data-tab={tab}>
           <section id="leaf-log" className={styles.logLeaf} aria-label={WORDS.log}>
-            <HeaderWarnings warnings={warnings} onSetUp={() => setDialog('settings')} />
+            <HeaderWarnings
+              warnings={warnings}
+              onSetUp={() => setDialog('settings')}
+              onRight={(code) => spread.sayRight(null, code)}
+            />
+            <LeafBar
+              struck={struckCount(solution)}
+              showsStruck={showsStruck}
+              onShowStruck={setShowsStruck}
+              sought={sought}
+              found={rows.length}
+              onSeek={setSought}
+            />
             <LogLeaf
               rows={rows}
               selected={selected}
               onSelect={setSelected}
               onEdit={edit}
-              onRemove={remove}
+              onStrike={spread.strike}
             />
             {Number.isNaN(solution.end.paceLength) && (
               <p className={styles.hint}>
@@ -161,32 +217,23 @@ export function SpreadBook({
               </p>
             )}
             {chosen && selected !== null && !editing && (
-              <div
-                className={styles.tools}
-                role="toolbar"
-                aria-label={isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}
-              >
-                <b>{isLeg(chosen) ? WORDS.legNumber(leg) : 'Line'}</b>
-                <Button type="text" onClick={() => edit(selected)}>
-                  {WORDS.edit}
-                </Button>
-                <Button type="text" onClick={() => spread.insertBefore(selected)}>
-                  {WORDS.insert}
-                </Button>
-                <Button type="text" onClick={() => remove(selected)}>
-                  {WORDS.remove}
-                </Button>
-                {isLeg(chosen) && (
-                  <>
-                    <Button type="text" onClick={() => setDialog('rename')}>
-                      {WORDS.name}
-                    </Button>
-                    <Button type="text" onClick={() => setEnds({ from: chosenStation, to: 0 })}>
-                      {WORDS.wayFromHere}
-                    </Button>
-                  </>
-                )}
-              </div>
+              <LineTools
+                entry={chosen}
+                leg={leg}
+                warnings={warnings.filter(({ at }) => 'entry' in at && at.entry === selected)}
+                onEdit={() => edit(selected)}
+                onInsert={() => spread.insertBefore(selected)}
+                onStrike={() => spread.strike(selected)}
+                onMove={(way) => spread.move(selected, way)}
+                onName={() => setDialog('rename')}
+                onWay={() => setEnds({ from: chosenStation, to: 0 })}
+                onLegFrom={() =>
+                  spread.saveLine({ kind: 'from', station: stationName(solution, chosenStation) })
+                }
+                onRight={(code) => spread.sayRight(selected, code)}
+                onMend={(mended) => spread.mend(selected, mended)}
+                onHalfCircle={() => setDialog('half-circle')}
+              />
             )}
             <EntryLine
               counter={`/count?id=${encodeURIComponent(outing.id)}`}
@@ -200,6 +247,10 @@ export function SpreadBook({
               onCancel={spread.clearLine}
               onForm={() => setDialog('form')}
               onSetUp={() => setDialog('settings')}
+              onPad={() => setDialog('pad')}
+              onMore={() => setDialog('palette')}
+              reason={spread.reason}
+              onReason={spread.setReason}
             />
           </section>
           <section id="leaf-sketch" className={styles.sketchLeaf} aria-label={WORDS.sketch}>
@@ -234,6 +285,37 @@ export function SpreadBook({
             setDialog(null);
             void spread.saveEntry(entry);
           }}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'pad' && (
+        <LegPad
+          solution={solution}
+          onSave={(entry) => {
+            setDialog(null);
+            void spread.saveEntry(entry);
+          }}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'palette' && (
+        <Palette
+          title={WORDS.more}
+          actions={paletteActions(outing.id, setDialog, keys)}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'history' && (
+        <HistoryDrawer history={open.history} onClose={() => setDialog(null)} />
+      )}
+      {dialog === 'shortcuts' && <ShortcutsDialog onClose={() => setDialog(null)} />}
+      {dialog === 'half-circle' && <HalfCircle onClose={() => setDialog(null)} />}
+      {dialog !== null && typeof dialog === 'object' && (
+        <LineForm
+          key={dialog.key}
+          dialog={dialog}
+          solution={solution}
+          onSave={spread.saveLine}
           onClose={() => setDialog(null)}
         />
       )}

@@ -1,16 +1,20 @@
 'use client';
+import equal from 'fast-deep-equal';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { faultWords } from '@/core/fault-words';
 import {
   addEntry,
+  correctEntry,
   changeHeader,
   insertEntry,
-  removeEntry,
+  moveLeg,
+  remarkOn,
   renameStation,
-  replaceEntry,
   setUpOuting,
+  strikeEntry,
   type Command,
   type SetUp,
+  type Strike,
 } from '@/core/edit/commands';
 import { applied } from '@/core/edit/operations';
 import { understand, type Understanding } from '@/core/log-text/understand';
@@ -40,11 +44,22 @@ interface Editing {
 
 const short = (entry: Entry) => writeEntry(entry, 'magnetic').trim().slice(0, 60);
 
+/** A line that is struck out now, for a reason if there is one. */
+const struckNow = (reason: string): Strike => {
+  const why = reason
+    .replace(/[\s|]+/g, ' ')
+    .trim()
+    .slice(0, 2000);
+  return { at: new Date().toISOString(), ...(why === '' ? {} : { reason: why }) };
+};
+
 /** What goes on while someone works on a spread: the line being typed, what is chosen, what was saved. */
 export function useSpread(open: OpenOuting, outing: Outing, solution: Solution | null) {
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [editing, setEditing] = useState<Editing | null>(null);
+  /** Why the line is changed, if the person says. */
+  const [reason, setReason] = useState('');
   const [selected, setSelected] = useState<number | null>(null);
   const [status, setStatus] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -84,6 +99,7 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
   const clearLine = useCallback(() => {
     setText('');
     setEditing(null);
+    setReason('');
     setRefused(null);
     input.current?.focus();
   }, []);
@@ -94,11 +110,14 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
         editing === null
           ? addEntry(entry)
           : editing.how === 'replace'
-            ? replaceEntry(editing.index, editing.seen, entry)
+            ? correctEntry(editing.index, editing.seen, entry, struckNow(reason))
             : insertEntry(editing.index, editing.seen, entry);
-      if ((await run(command, WORDS.saved(short(entry)))) === null) clearLine();
+      if ((await run(command, WORDS.saved(short(entry)))) !== null) return;
+      // The struck line stays where it was; the corrected one stands below it and is the chosen one.
+      if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
+      clearLine();
     },
-    [editing, run, clearLine],
+    [editing, reason, run, clearLine],
   );
 
   /** What another header does to the way home, in words; nothing where a page has no legs or nothing moves. */
@@ -110,6 +129,12 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
       return change ? changeWords(change) : '';
     },
     [solution, outing, open.models],
+  );
+
+  /** Writes a line down without touching the one that is being typed. */
+  const saveLine = useCallback(
+    (entry: Entry) => run(addEntry(entry), WORDS.saved(short(entry))),
+    [run],
   );
 
   const save = useCallback(async () => {
@@ -145,15 +170,47 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
     [outing],
   );
 
-  const remove = useCallback(
-    async (index: number) => {
+  const strike = useCallback(
+    async (index: number, why = '') => {
       const seen = outing.entries[index];
-      if (!seen) return;
+      if (!seen || seen.kind === 'struck') return;
       const done = await run(
-        removeEntry(index, seen),
-        `Removed: ${lineWords(seen)}. Undo brings it back.`,
+        strikeEntry(index, seen, struckNow(why)),
+        `Struck out: ${lineWords(seen)}. Undo brings it back.`,
       );
       if (done === null) setSelected(null);
+    },
+    [outing, run],
+  );
+
+  const move = useCallback(
+    async (index: number, way: 'up' | 'down') => {
+      const seen = outing.entries[index];
+      if (!seen) return;
+      const done = await run(moveLeg(index, seen, way), `Moved ${way}: ${lineWords(seen)}.`);
+      if (done === null) setSelected(null);
+    },
+    [outing, run],
+  );
+
+  /** Says that what the page remarks on a line is right; `index` null speaks of the header. */
+  const sayRight = useCallback(
+    (index: number | null, code: string) => {
+      const remark = { kind: 'right', code } as const;
+      const seen = index === null ? undefined : outing.entries[index];
+      const command = seen ? remarkOn(index!, seen, remark) : addEntry(remark);
+      return run(command, 'Noted: it is right.');
+    },
+    [outing, run],
+  );
+
+  /** Takes the reading that a remark offers, in the place of the one that stands. */
+  const mend = useCallback(
+    (index: number, leg: Entry) => {
+      const seen = outing.entries[index];
+      if (!seen) return;
+      const said = WORDS.saved(short(leg));
+      return run(correctEntry(index, seen, leg, struckNow('compass disturbed there')), said);
     },
     [outing, run],
   );
@@ -190,9 +247,15 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
       unsaved && run(unsaved.command, 'Saved.').then((done) => done === null && clearLine()),
     save,
     saveEntry,
+    saveLine,
     edit,
     insertBefore,
-    remove,
+    reason,
+    setReason,
+    strike,
+    move,
+    sayRight,
+    mend,
     rename,
     setUp,
     step,

@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 import { threeDigits } from '@/core/angle';
 import type { Entry } from '@/core/logbook';
 import { bearingDegrees } from '@/core/reading';
@@ -14,6 +15,10 @@ export function lineWords(entry: Entry): string {
     }
     case 'see':
       return `${entry.what}, at ${threeDigits(bearingDegrees(entry.bearing))}`;
+    case 'struck': {
+      const why = entry.reason ? `, ${entry.reason}` : '';
+      return `${entry.was} (struck ${dayjs(entry.at).format('D MMM HH:mm')}${why})`;
+    }
     default:
       return entryWords(entry, null);
   }
@@ -66,12 +71,26 @@ export const WORDS = {
   editLeg: 'Change a leg',
   newLeg: 'A leg',
   insert: 'Insert before',
-  remove: 'Remove',
+  strike: 'Strike out',
+  why: 'Why (if you like)',
+  moveUp: 'Move up',
+  moveDown: 'Move down',
+  legFromHere: 'Leg from here',
+  isRight: 'It is right',
+  takeInstead: (bearing: string) => `Use ${bearing} instead`,
+  halfCircle: 'How half a circle happens',
+  struckHidden: (count: number) => (count === 1 ? '1 struck line' : `${count} struck lines`),
+  showStruck: 'Show',
+  hideStruck: 'Hide',
+  find: 'Find in the log',
+  found: (count: number) => (count === 1 ? '1 line' : `${count} lines`),
+  pad: 'Dial and number pad',
+  more: 'More to write down',
   name: 'Name',
   wayFromHere: 'Way from here',
   legNumber: (leg: number) => `Leg ${leg}`,
   closure: (station: string, metres: number, share: number) =>
-    `Back at ${station}: ${Math.round(metres)} m off, ${(100 * share).toFixed(1)} % of what was walked.`,
+    `Back at ${station}: ${Math.round(metres)} m off, ${(100 * share).toFixed(1)} % of what was walked.${share > 0.05 ? ' A few per cent are usual by compass and pace: look for a slip.' : ''}`,
   loading: 'Opening the log…',
   missing: 'There is no such outing on this device.',
   unsolved: 'This log can’t be worked out:',

@@ -9,6 +9,7 @@ const PAGES = [
   '/norths',
   '/paces',
   '/count',
+  '/step-off',
   '/demo/rain-gauges.log.txt',
   '/manifest.webmanifest',
 ];

@@ -1,6 +1,7 @@
-import { LARGEST_READING, type Aim, type EntryOf } from '../../logbook';
+import { WINDS } from '../../angle';
+import { LARGEST_READING, THINGS, type Aim, type EntryOf, type Thing } from '../../logbook';
 import { NORTHS, type North } from '../../north';
-import { readMetres, readNumber } from '../amounts';
+import { readDistance, readMetres, readNumber, readTime } from '../amounts';
 import { readBearing } from '../bearing';
 import type { Cursor } from '../cursor';
 import { withNote, type LineKind } from '../line-kind';
@@ -45,18 +46,37 @@ export const fromLine: LineKind = {
   },
 };
 
+const THING = new RegExp(`(${THINGS.join('|')})(?![a-z])`, 'iy');
+
+/** What something seen is, where a word for it stands. */
+function readThing(cursor: Cursor): { thing?: Thing } {
+  cursor.skipSpace();
+  const found = cursor.take(THING)?.[1];
+  return found === undefined ? {} : { thing: found.toLowerCase() as Thing };
+}
+
+const SIDE = /(left|right)(?![a-z])/iy;
+type Side = 'left' | 'right';
+
+function readSide(cursor: Cursor): Side {
+  cursor.skipSpace();
+  const side = cursor.take(SIDE);
+  if (!side) return cursor.expected('side');
+  return side[1]!.toLowerCase() as Side;
+}
+
 export const atLine: LineKind = {
   keyword: 'at',
   parse(cursor, note) {
     const column = cursor.position;
     const at: Omit<EntryOf<'at'>, 'what'> = { kind: 'at', metres: readMetres(cursor) };
+    Object.assign(at, readThing(cursor));
     cursor.skipSpace();
-    if (!cursor.atEnd) {
-      const side = cursor.take(/(left|right)(?![a-z])/iy);
-      if (!side) cursor.expected('side');
-      at.side = side![1]!.toLowerCase() as 'left' | 'right';
+    if (!cursor.atEnd && at.thing === undefined) {
+      at.side = readSide(cursor);
       cursor.skipSpace();
       at.sideMetres = readMetres(cursor);
+      Object.assign(at, readThing(cursor));
     }
     return { entry: { ...at, what: requiredNote(cursor, note) }, columns: { whole: column } };
   },
@@ -67,9 +87,113 @@ export const seeLine: LineKind = {
   parse(cursor, note, read) {
     const column = cursor.position;
     const bearing = readBearing(cursor, read);
+    const what = readThing(cursor);
     return {
-      entry: { kind: 'see', bearing, what: requiredNote(cursor, note) },
+      entry: { kind: 'see', bearing, ...what, what: requiredNote(cursor, note) },
       columns: { bearing: column, whole: column },
+    };
+  },
+};
+
+export const landmarkLine: LineKind = {
+  keyword: 'landmark',
+  parse(cursor, note) {
+    const what = readThing(cursor);
+    return { entry: { kind: 'landmark', ...what, what: requiredNote(cursor, note) }, columns: {} };
+  },
+};
+
+export const boxLine: LineKind = {
+  keyword: 'box',
+  parse(cursor, note) {
+    const column = cursor.position;
+    const side = readSide(cursor);
+    cursor.skipSpace();
+    const distance = cursor.position;
+    const out = readDistance(cursor);
+    cursor.skipSpace();
+    if (!cursor.take(/along(?![a-z])/iy)) cursor.expected('box');
+    cursor.skipSpace();
+    const along = readDistance(cursor);
+    cursor.finish();
+    return {
+      entry: { kind: 'box', side, out, along, ...withNote(note) },
+      columns: { whole: column, distance },
+    };
+  },
+};
+
+export const passedLine: LineKind = {
+  keyword: 'passed',
+  parse(cursor, note) {
+    const side = readSide(cursor);
+    return { entry: { kind: 'passed', side, what: requiredNote(cursor, note) }, columns: {} };
+  },
+};
+
+export const outLine: LineKind = {
+  keyword: 'out',
+  parse(cursor, note, read) {
+    const column = cursor.position;
+    const bearing = readBearing(cursor, read);
+    cursor.skipSpace();
+    const time = cursor.take(/@/y) ? { time: readTime(cursor) } : {};
+    cursor.finish();
+    return {
+      entry: { kind: 'out', bearing, ...time, ...withNote(note) },
+      columns: { bearing: column, whole: column },
+    };
+  },
+};
+
+export const expectLine: LineKind = {
+  keyword: 'expect',
+  parse(cursor, note) {
+    const column = cursor.position;
+    const letters = cursor.take(/[nesw]{1,3}(?![a-z])/iy)?.[0].toUpperCase();
+    const wind = WINDS.find((each) => each === letters);
+    if (!wind) {
+      cursor.position = column;
+      cursor.expected('wind');
+    }
+    cursor.finish();
+    return { entry: { kind: 'expect', wind: wind!, ...withNote(note) }, columns: {} };
+  },
+};
+
+export const rightLine: LineKind = {
+  keyword: 'right',
+  parse(cursor, note) {
+    const code = cursor.take(/[a-z][a-z-]{1,60}(?![a-z-])/y)?.[0];
+    if (code === undefined) cursor.expected('code');
+    cursor.finish();
+    return { entry: { kind: 'right', code: code!, ...withNote(note) }, columns: {} };
+  },
+};
+
+const STRUCK =
+  /(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d{1,9})?(?:Z|[+-]\d{2}:\d{2}))\s*\|([^|]*)\|\s*(\S.*)/y;
+
+export const struckLine: LineKind = {
+  keyword: 'struck',
+  takesWholeLine: true,
+  parse(cursor) {
+    const column = cursor.position;
+    const found = cursor.take(STRUCK);
+    const was = found?.[3]!.trim();
+    if (!found || Number.isNaN(Date.parse(found[1]!)) || was!.length > 5000) {
+      cursor.position = column;
+      cursor.expected('struck');
+    }
+    const reason = found![2]!.trim();
+    return {
+      entry: {
+        kind: 'struck',
+        at: found![1]!,
+        ...(reason === '' ? {} : { reason: reason.slice(0, 2000) }),
+        was: was!,
+      },
+      columns: {},
     };
   },
 };

@@ -1,5 +1,19 @@
 import type { LineKind } from '../line-kind';
-import { aimLine, atLine, fromLine, paceLine, readNorthLine, seeLine } from './entries';
+import {
+  aimLine,
+  atLine,
+  boxLine,
+  expectLine,
+  fromLine,
+  landmarkLine,
+  outLine,
+  paceLine,
+  passedLine,
+  readNorthLine,
+  rightLine,
+  seeLine,
+  struckLine,
+} from './entries';
 import {
   convergenceLine,
   correctionLine,
@@ -28,5 +42,12 @@ export const LINE_KINDS: ReadonlyMap<string, LineKind> = new Map(
     fromLine,
     atLine,
     seeLine,
+    landmarkLine,
+    boxLine,
+    passedLine,
+    outLine,
+    expectLine,
+    rightLine,
+    struckLine,
   ].map((kind) => [kind.keyword, kind]),
 );
