@@ -125,8 +125,11 @@ describe.each(sizes)('the page, on a %s', (_name, viewport) => {
     await visitor.log('180 90m > Start');
     await visitor.reads(line(3), /Back at Start: 10 m off, 3\.4 % of what was walked/);
     await page.click(line(0));
-    await visitor.home('000°|—', /You are at Start|Walk/);
-    await visitor.log('from 2');
+    // The same by a key.
+    await page.click(line(1));
+    await page.focus('[role=listbox]');
+    await page.keyboard.press('f');
+    await visitor.understood(/^Saved: from 2/);
     await visitor.log('045 10km > A');
     await visitor.reads(line(5), /Back at A: .* A few per cent are usual by compass and pace/);
     await press(visitor, 'Undo');

@@ -1,4 +1,4 @@
-import { nearestEighth, threeDigits, type Wind } from '@/core/angle';
+import { backBearing, nearestEighth, signedDifference, threeDigits, type Wind } from '@/core/angle';
 import { writeDistance } from '@/core/log-text/write-log';
 import type { Aim, BearingReading, DistanceReading, Entry, Leg } from '@/core/logbook';
 import { bearingDegrees } from '@/core/reading';
@@ -57,6 +57,15 @@ export function slopeWords({ slopeDegrees, slopeRatio }: Leg): string {
   return `${slopeRatio.rise < 0 ? 'down' : 'up'} ${Math.abs(slopeRatio.rise)} in ${slopeRatio.run}`;
 }
 
+/** A back bearing, and how far it is from half a circle when the two are read from the same north. */
+export function backWords({ bearing, back }: Leg): string {
+  if (!back) return '';
+  const shown = `back ${threeDigits(bearingDegrees(back))}`;
+  if (back.north !== bearing.north) return shown;
+  const off = signedDifference(backBearing(bearingDegrees(bearing)), bearingDegrees(back));
+  return `${shown}, ${Math.abs(Math.round(off))}° off`;
+}
+
 /** How an entry was understood, in words. `metres` is the horizontal length of a leg. */
 export function entryWords(entry: Entry, metres: number | null): string {
   switch (entry.kind) {
@@ -66,7 +75,7 @@ export function entryWords(entry: Entry, metres: number | null): string {
         distanceWords(entry.distance) +
           (metres !== null && entry.distance.unit !== 'metres' ? `, ${metresWords(metres)}` : ''),
       ];
-      if (entry.back) parts.push(`looking back ${threeDigits(bearingDegrees(entry.back))}`);
+      if (entry.back) parts.push(`looking ${backWords(entry)}`);
       if (entry.ground) parts.push(`on ${entry.ground}`);
       const slope = slopeWords(entry);
       if (slope) parts.push(slope);

@@ -6,7 +6,7 @@ import { bearingDegrees } from '@/core/reading';
 import type { LeafRow } from './leaf-rows';
 import { NORTH_WORDS } from '@/views/shared/norths/words';
 import styles from './log-leaf.module.css';
-import { distanceWords, slopeWords } from '@/views/shared/entry-words';
+import { backWords, distanceWords, slopeWords } from '@/views/shared/entry-words';
 import { lineWords, WORDS } from './words';
 
 const ROW_HEIGHT = 45;
@@ -19,10 +19,12 @@ interface Props {
   onSelect: (index: number | null) => void;
   onEdit: (index: number) => void;
   onStrike: (index: number) => void;
+  /** The next leg leaves from the station at the end of this one. */
+  onLegFrom: (index: number) => void;
 }
 
 /** The page of the field book: a line a row, in the order in which it was written. */
-export function LogLeaf({ rows, selected, onSelect, onEdit, onStrike }: Props) {
+export function LogLeaf({ rows, selected, onSelect, onEdit, onStrike, onLegFrom }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -55,6 +57,7 @@ export function LogLeaf({ rows, selected, onSelect, onEdit, onStrike }: Props) {
     if (to !== undefined) onSelect(rows[Math.min(rows.length - 1, Math.max(0, to))]!.index);
     else if (event.key === 'Enter' && selected !== null) onEdit(selected);
     else if (event.key === 'Delete' && selected !== null) onStrike(selected);
+    else if (event.key === 'f' && selected !== null) onLegFrom(selected);
     else if (event.key === 'Escape') onSelect(null);
     else return;
     event.preventDefault();
@@ -170,7 +173,7 @@ function LegCells({ row }: { row: LeafRow }) {
       <span className={styles.is}>{Math.round(row.metres ?? 0)} m</span>
       <span className={styles.note}>
         {leg.to && <b>{leg.to}</b>} {leg.note}
-        {leg.back && <small> back {threeDigits(bearingDegrees(leg.back))}</small>}
+        {leg.back && <small> {backWords(leg)}</small>}
         {leg.ground && <small> {leg.ground}</small>}
         {slopeWords(leg) && <small> {slopeWords(leg)}</small>}
         {leg.time && <small> {leg.time}</small>}

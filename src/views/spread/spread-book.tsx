@@ -115,6 +115,16 @@ export function SpreadBook({
   const chosen = selected === null ? undefined : outing.entries[selected];
   const chosenStation = leg > 0 ? solution.stationOfLeg[leg]! : 0;
 
+  const { saveLine } = spread;
+  const legFrom = useCallback(
+    (index: number) => {
+      const at = legAt(solution, index);
+      if (at === 0) return;
+      const station = stationName(solution, solution.stationOfLeg[at]!);
+      void saveLine({ kind: 'from', station });
+    },
+    [solution, saveLine],
+  );
   const selectLeg = useCallback(
     (wanted: number) => setSelected(wanted > 0 ? solution.entryOfLeg[wanted]! : null),
     [solution, setSelected],
@@ -206,6 +216,7 @@ export function SpreadBook({
               onSelect={setSelected}
               onEdit={edit}
               onStrike={spread.strike}
+              onLegFrom={legFrom}
             />
             {Number.isNaN(solution.end.paceLength) && (
               <p className={styles.hint}>
@@ -227,9 +238,7 @@ export function SpreadBook({
                 onMove={(way) => spread.move(selected, way)}
                 onName={() => setDialog('rename')}
                 onWay={() => setEnds({ from: chosenStation, to: 0 })}
-                onLegFrom={() =>
-                  spread.saveLine({ kind: 'from', station: stationName(solution, chosenStation) })
-                }
+                onLegFrom={() => legFrom(selected)}
                 onRight={(code) => spread.sayRight(selected, code)}
                 onMend={(mended) => spread.mend(selected, mended)}
                 onHalfCircle={() => setDialog('half-circle')}
