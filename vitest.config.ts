@@ -9,7 +9,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
-          include: ['tests/{core,formats,store,api,published}/**/*.test.ts'],
+          include: ['tests/{core,devices,formats,store,api,published}/**/*.test.ts'],
           testTimeout: 60_000,
         },
       },

@@ -8,3 +8,4 @@ ensureChromium();
 if (!existsSync('.next/script-hashes.json')) build();
 run('npx', 'tsx', 'bench/solve.ts');
 run('npx', 'tsx', 'bench/browser.ts');
+run('npx', 'tsx', 'bench/arrivals.ts');

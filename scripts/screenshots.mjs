@@ -155,6 +155,30 @@ const PICTURES = [
       await page.click('#line-7');
     },
   },
+  {
+    name: 'way-home',
+    viewport: { width: 1280, height: 1100 },
+    light: 'day',
+    act: async (page, url) => {
+      await onView(page, url, '/way');
+      await page.type('#line', '095');
+    },
+  },
+  {
+    name: 'walk-phone',
+    viewport: PHONE,
+    light: 'night',
+    act: (page, url) => onView(page, url, '/walk'),
+  },
+  {
+    name: 'guide-phone',
+    viewport: PHONE,
+    light: 'day',
+    act: async (page, url) => {
+      await page.goto(`${url}/guide`);
+      await page.waitForSelector('main h2', { visible: true });
+    },
+  },
 ];
 
 mkdirSync(FOLDER, { recursive: true });

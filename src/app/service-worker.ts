@@ -26,8 +26,8 @@ const serwist = new Serwist({
   precacheEntries: self.__SW_MANIFEST,
   precacheOptions: {
     cleanupOutdatedCaches: true,
-    // One page serves every outing: its id is in the query.
-    ignoreURLParametersMatching: [/^id$/],
+    // One page serves every outing: its id is in the query, and so is the bearing to hold.
+    ignoreURLParametersMatching: [/^(id|hold)$/],
     plugins: [keepWorkerUrl],
   },
   // A new version waits until the person takes it: a page never changes under their hands.

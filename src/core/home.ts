@@ -88,12 +88,19 @@ export function pathCovariance(solution: Solution, a: number, b: number): Covari
  */
 export function missCovariance(solution: Solution, from: number, to: number): Covariance {
   const { east, north } = solution.traverse;
-  const walk = legCovariance(
-    east[to]! - east[from]!,
-    north[to]! - north[from]!,
-    solution.end.paceVariance,
-    acrossVariance(solution.end.aim),
-  );
+  return missFor(solution, from, to, east[to]! - east[from]!, north[to]! - north[from]!);
+}
+
+/** The same for a walk of dx east and dy north, in metres, that does not aim at the station itself. */
+export function missFor(
+  solution: Solution,
+  from: number,
+  to: number,
+  dx: Metres,
+  dy: Metres,
+): Covariance {
+  const { paceVariance, aim } = solution.end;
+  const walk = legCovariance(dx, dy, paceVariance, acrossVariance(aim));
   return added(pathCovariance(solution, from, to), walk);
 }
 

@@ -21,7 +21,17 @@ async function findings({ page }: Visitor): Promise<string[]> {
 }
 
 /** The other views of an outing, each with a heading of its parts. */
-const VIEWS = ['/norths', '/paces', '/count', '/step-off'];
+const VIEWS = [
+  '/norths',
+  '/paces',
+  '/count',
+  '/step-off',
+  '/way',
+  '/walk',
+  '/paper',
+  '/pegs',
+  '/guide',
+];
 
 /** Waits until nothing moves: half-faded text has no fair contrast. */
 const still = ({ page }: Visitor) =>

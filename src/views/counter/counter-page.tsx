@@ -41,12 +41,14 @@ type Worth = 'one' | 'ten' | 'hundred';
 interface Props {
   solution: Solution;
   count: Count;
+  /** The bearing to hold that the caller asks for, where the count has none of its own yet. */
+  hold: string;
   add: (line: CountLine) => Promise<StoreFault | null>;
   run: (command: Command) => Promise<Outcome>;
 }
 
 /** Held in the hand while walking: one huge area to tap, the beads, the metres so far. */
-export function CounterPage({ solution, count, add, run }: Props) {
+export function CounterPage({ solution, count, hold: wanted, add, run }: Props) {
   const { outing } = solution;
   const [worth, setWorth] = useState<Worth>('one');
   const [dialog, setDialog] = useState<'arrived' | 'seen' | null>(null);
@@ -55,7 +57,7 @@ export function CounterPage({ solution, count, add, run }: Props) {
   const [choices, choose] = useChoices();
   const [motion, setMotion] = useState(false);
   const [compass, setCompass] = useState(false);
-  const [held, setHeld] = useState(count.bearing);
+  const [held, setHeld] = useState(count.bearing || wanted);
   const awake = useWakeLock();
   const steps = choices.counting === 'steps';
   const metres = metresOf(solution, count, count.ground);

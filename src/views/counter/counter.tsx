@@ -10,7 +10,8 @@ import { WORDS } from './words';
 
 /** The counter of the outing that the address names. */
 export function Counter() {
-  const id = useSearchParams().get('id') ?? '';
+  const search = useSearchParams();
+  const id = search.get('id') ?? '';
   const { state, solved, run } = useOuting(id);
   const count = useCount(id);
   if (state.status === 'missing') return <PlainPage words={WORDS.missing} />;
@@ -25,6 +26,12 @@ export function Counter() {
     return <PlainPage words={loading ? WORDS.loading : faultWords(fault)} alert={!loading} />;
   }
   return (
-    <CounterPage solution={solved.value} count={count.state.count} add={count.add} run={run} />
+    <CounterPage
+      solution={solved.value}
+      count={count.state.count}
+      hold={search.get('hold') ?? ''}
+      add={count.add}
+      run={run}
+    />
   );
 }

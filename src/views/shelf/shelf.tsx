@@ -53,6 +53,9 @@ export function Shelf() {
       <header className={styles.header}>
         <CairnMark />
         <span className={styles.brand}>Cairn Back</span>
+        <a href="/guide" className={styles.guide}>
+          {WORDS.guide}
+        </a>
         <LightSwitch />
       </header>
       <main className={styles.paper}>

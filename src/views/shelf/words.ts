@@ -3,6 +3,7 @@ export const WORDS = {
   title: 'Outings',
   start: 'Start an outing',
   stepOff: 'Step off',
+  guide: 'Guide',
   demo: 'Open the demo outing',
   whatItIs:
     'Write down each bearing and each count of paces as you walk; the sketch grows with it.\nAt any moment Cairn Back tells the bearing and the distance straight home.',

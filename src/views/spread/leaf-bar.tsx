@@ -1,5 +1,4 @@
 import { CloseOutlined } from '@ant-design/icons';
-import { Input } from 'antd';
 import styles from './leaf-bar.module.css';
 import { WORDS } from './words';
 
@@ -20,7 +19,8 @@ export function LeafBar({ struck, showsStruck, onShowStruck, sought, found, onSe
     <div className={styles.bar}>
       {sought !== null && (
         <>
-          <Input
+          <input
+            className={styles.seek}
             aria-label={WORDS.find}
             placeholder={WORDS.find}
             value={sought}

@@ -3,7 +3,8 @@ import { CompressOutlined, ZoomInOutlined, ZoomOutOutlined } from '@ant-design/i
 import { Button } from 'antd';
 import { memo, useCallback, useMemo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { threeDigits } from '@/core/angle';
-import { missAtHome, way } from '@/core/home';
+import type { Ellipse } from '@/core/error-model';
+import { missAtHome, placeOnMap, way } from '@/core/home';
 import type { GhostLeg } from '@/core/preview';
 import { CairnStones } from '@/ui/cairn-mark';
 import { ThingMark } from '@/ui/thing-mark';
@@ -227,15 +228,29 @@ function Doubt({ solution, view, ends }: { solution: Solution; view: View; ends:
   const to = ends?.to ?? 0;
   if (from === to) return null;
   const { east, north } = solution.traverse;
-  const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = missAtHome(solution, from, to);
-  const spot = onScreen(view, east[to]!, north[to]!);
+  const ellipseAt = (
+    point: number,
+    { semiMajorMetres, semiMinorMetres, azimuthDegrees }: Ellipse,
+  ) => {
+    const spot = onScreen(view, east[point]!, north[point]!);
+    return {
+      rx: semiMajorMetres * view.k,
+      ry: semiMinorMetres * view.k,
+      transform: `translate(${spot.x} ${spot.y}) rotate(${azimuthDegrees - 90})`,
+    };
+  };
   return (
-    <ellipse
-      className={styles.doubt}
-      rx={semiMajorMetres * view.k}
-      ry={semiMinorMetres * view.k}
-      transform={`translate(${spot.x} ${spot.y}) rotate(${azimuthDegrees - 90})`}
-    />
+    <>
+      <ellipse className={styles.doubt} {...ellipseAt(to, missAtHome(solution, from, to))} />
+      {/* Another figure, never mixed with the first: where the traveller is on a map. */}
+      {solution.working === 'true' && !ends && (
+        <ellipse
+          className={styles.placeDoubt}
+          data-testid="place-on-map"
+          {...ellipseAt(from, placeOnMap(solution, from))}
+        />
+      )}
+    </>
   );
 }
 

@@ -4,9 +4,14 @@ import { WORDS } from './words';
 
 /** The other views of an outing. A new one is one more row. */
 const VIEWS = [
+  { path: '/way', name: 'Way home' },
+  { path: '/walk', name: 'Walk home' },
+  { path: '/paper', name: 'Paper' },
+  { path: '/pegs', name: 'Pegs and string' },
   { path: '/norths', name: 'Norths' },
   { path: '/paces', name: 'Paces' },
   { path: '/count', name: 'Counter' },
+  { path: '/guide', name: 'Guide' },
 ] as const;
 
 /** The way to the other views: a native disclosure, so that it is there before any script is. */

@@ -10,6 +10,11 @@ const PAGES = [
   '/paces',
   '/count',
   '/step-off',
+  '/way',
+  '/walk',
+  '/paper',
+  '/pegs',
+  '/guide',
   '/demo/rain-gauges.log.txt',
   '/manifest.webmanifest',
 ];

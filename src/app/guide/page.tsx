@@ -1,0 +1,5 @@
+import { Guide } from '@/views/guide/guide';
+
+export default function Page() {
+  return <Guide />;
+}

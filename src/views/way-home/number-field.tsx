@@ -1,0 +1,41 @@
+'use client';
+import { Form, Input } from 'antd';
+import { useState } from 'react';
+
+interface Props {
+  id: string;
+  label: string;
+  value: number | null;
+  least: number;
+  most: number;
+  help?: string;
+  onChange: (value: number) => void;
+}
+
+/** A number that counts as soon as it can be read and lies in its range; what can't is said beside it. */
+export function NumberField({ id, label, value, least, most, help, onChange }: Props) {
+  const [text, setText] = useState(value === null ? '' : String(value));
+  const number = /^\s*\d+(\.\d+)?\s*$/.test(text) ? Number(text) : NaN;
+  const good = number >= least && number <= most;
+  return (
+    <Form.Item
+      label={label}
+      htmlFor={id}
+      layout="vertical"
+      validateStatus={good ? undefined : 'error'}
+      help={good ? help : `A number from ${least} to ${most}`}
+    >
+      <Input
+        id={id}
+        value={text}
+        inputMode="decimal"
+        autoComplete="off"
+        onChange={(event) => {
+          setText(event.target.value);
+          const next = Number(event.target.value);
+          if (event.target.value.trim() !== '' && next >= least && next <= most) onChange(next);
+        }}
+      />
+    </Form.Item>
+  );
+}

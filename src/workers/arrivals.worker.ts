@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+import type { ArrivalsWorker } from './arrivals-protocol';
+import { runArrivals } from './arrivals-run';
+
+expose({ run: runArrivals } satisfies ArrivalsWorker);

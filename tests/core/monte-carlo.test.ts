@@ -1,0 +1,158 @@
+import { describe, expect, it } from 'vitest';
+import { missCovariance } from '@/core/home';
+import {
+  addedArrivals,
+  CHUNK_TRIALS,
+  ChunkRoom,
+  chunkArrivals,
+  walkChunk,
+  walkOf,
+} from '@/core/monte-carlo';
+import { chanceOfSight } from '@/core/sight';
+import { NormalStream } from '@/core/ziggurat';
+import { runArrivals } from '@/workers/arrivals-run';
+import { solvedLog } from '../support/outings';
+
+describe('the normal numbers', () => {
+  // 2.1e7 draws: the moments of a standard normal are 0, 1, 0, 3, and their standard errors √(1, 2, 6 + 9, 96)/√n.
+  it('have the moments, the tails and the independence of a standard normal, over 21 million draws', () => {
+    const draws = 21_000_000;
+    const block = new Float64Array(6000);
+    const stream = new NormalStream(20_260_814, 0);
+    const sums = [0, 0, 0, 0];
+    const beyond = new Map([1, 2, 3, 4, 4.5].map((z) => [z, 0]));
+    let [next, apart, negatives, squares, before] = [0, 0, 0, 0, 0];
+    const tail = (x: number) => {
+      for (const z of beyond.keys()) if (x > z) beyond.set(z, beyond.get(z)! + 1);
+    };
+    for (let n = 0; n < draws; n += block.length) {
+      stream.fill(block);
+      for (let i = 0; i < block.length; i++) {
+        const x = block[i]!;
+        const x2 = x * x;
+        sums[0]! += x;
+        sums[1]! += x2;
+        sums[2]! += x2 * x;
+        sums[3]! += x2 * x2;
+        next += x * before;
+        squares += (x2 - 1) * (before * before - 1);
+        if (i >= 100) apart += x * block[i - 100]!;
+        if (x < 0) negatives++;
+        before = x;
+        if (x > 1) tail(x);
+      }
+    }
+    const root = Math.sqrt(draws);
+    const four = 4;
+    expect(Math.abs(sums[0]! / draws)).toBeLessThan((four * 1) / root);
+    expect(Math.abs(sums[1]! / draws - 1)).toBeLessThan((four * Math.SQRT2) / root);
+    expect(Math.abs(sums[2]! / draws)).toBeLessThan((four * Math.sqrt(15)) / root);
+    expect(Math.abs(sums[3]! / draws - 3)).toBeLessThan((four * Math.sqrt(96)) / root);
+    expect(Math.abs(next / draws)).toBeLessThan(four / root);
+    expect(Math.abs(apart / draws)).toBeLessThan(four / root);
+    expect(Math.abs(squares / draws)).toBeLessThan((four * 2) / root);
+    expect(Math.abs(negatives / draws - 0.5)).toBeLessThan((four * 0.5) / root);
+    // Upper tails: Abramowitz and Stegun, Handbook of Mathematical Functions, 1964, table 26.1 (4.5 from memory).
+    for (const [z, expected] of [
+      [1, 0.158655],
+      [2, 0.0227501],
+      [3, 0.0013499],
+      [4, 3.1671e-5],
+      [4.5, 3.3977e-6],
+    ] as const) {
+      const error = Math.sqrt(expected / draws);
+      expect(Math.abs(beyond.get(z)! / draws - expected)).toBeLessThan(four * error);
+    }
+  });
+
+  it('are the same for a seed and a stream, and another for another', () => {
+    const first = (seed: number, stream: number) => {
+      const block = new Float64Array(1000);
+      new NormalStream(seed, stream).fill(block);
+      return block;
+    };
+    expect(first(1, 0)).toEqual(first(1, 0));
+    const [a, b, c] = [first(1, 0), first(1, 1), first(2, 0)];
+    for (const other of [b, c]) {
+      let product = 0;
+      for (let i = 0; i < 1000; i++) product += a[i]! * other[i]!;
+      expect(Math.abs(product / 1000)).toBeLessThan(0.15);
+      expect(other[0]).not.toBe(a[0]);
+    }
+    const halves = new NormalStream(1, 0);
+    const [one, two] = [new Float64Array(400), new Float64Array(600)];
+    halves.fill(one);
+    halves.fill(two);
+    expect([...one, ...two]).toEqual([...a]);
+  });
+});
+
+const walks = {
+  demo: 'aim landmark\n112 200m\n084 146m\n061 246m\n338 185m\n015 115m\n301 169m',
+  needle: 'aim needle\npace 65 per 100 m spread 8%\n200 500p\n120 300p\n020 200p',
+  sighted: 'aim sighted\n000 1km\n090 1km',
+};
+
+describe('walks over and over', () => {
+  it.each(Object.entries(walks))('of %s agree with the closed form within 2 %%', (_name, text) => {
+    const { solution } = solvedLog(text);
+    const { east, north } = solution.traverse;
+    const at = solution.current;
+    const walk = walkOf(solution, -east[at]!, -north[at]!);
+    const room = new ChunkRoom();
+    const chunks = 120;
+    const sight = 25;
+    const parts = Array.from({ length: chunks }, (_, chunk) => {
+      walkChunk(walk, 7, chunk, room);
+      return chunkArrivals(room, CHUNK_TRIALS, sight, 0);
+    });
+    const { trials, inSight, sumEast, sumEastEast, sumNorthNorth, sumNorth, sumEastNorth } =
+      addedArrivals(parts);
+    const miss = missCovariance(solution, at, 0);
+    const [me, mn] = [sumEast / trials, sumNorth / trials];
+    expect(Math.abs((sumEastEast / trials - me * me) / miss.xx - 1)).toBeLessThan(0.02);
+    expect(Math.abs((sumNorthNorth / trials - mn * mn) / miss.yy - 1)).toBeLessThan(0.02);
+    const scale = Math.sqrt(miss.xx * miss.yy);
+    expect(Math.abs((sumEastNorth / trials - me * mn - miss.xy) / scale)).toBeLessThan(0.02);
+    expect(Math.abs(inSight / trials - chanceOfSight(miss, sight))).toBeLessThan(0.02);
+  });
+
+  it('are the same to the bit however the chunks are shared, and end where they are wanted', () => {
+    const { solution } = solvedLog(walks.demo);
+    const walk = walkOf(solution, -300, 20);
+    const job = { walk, seed: 3, trials: 10_000, sightMetres: 25, drawn: 5 };
+    const whole = runArrivals({ ...job, firstChunk: 0, chunks: 12 });
+    const shared = [
+      ...runArrivals({ ...job, firstChunk: 0, chunks: 1 }),
+      ...runArrivals({ ...job, firstChunk: 1, chunks: 11 }),
+    ];
+    expect(shared).toEqual(whole);
+    const sum = addedArrivals(whole);
+    expect(sum.trials).toBe(10_000);
+    expect(sum.drawn).toHaveLength(100);
+    // What crosses to a worker and back is what was sent.
+    expect(structuredClone(sum)).toEqual(sum);
+    expect(structuredClone(walk)).toEqual(walk);
+  });
+
+  it('of a large sigma take the full functions, with the same result as the polynomial where both hold', () => {
+    const bare = (sigma: number) => ({
+      bearing: Float64Array.of(1),
+      length: Float64Array.of(100),
+      alongSigma: Float64Array.of(0),
+      acrossSigma: Float64Array.of(sigma),
+    });
+    const room = new ChunkRoom();
+    const spread = (sigma: number) => {
+      walkChunk(bare(sigma), 1, 0, room);
+      return { east: room.east.slice(), across: room.across.slice() };
+    };
+    const limit = (8 * Math.PI) / 180;
+    for (const sigma of [limit * 0.999, limit * 1.001]) {
+      const { east, across } = spread(sigma);
+      for (let i = 0; i < 200; i++) {
+        expect(Math.abs(east[i]! - 100 * Math.sin(1 + sigma * across[i]!))).toBeLessThan(1e-4);
+      }
+    }
+  });
+});
