@@ -12,7 +12,7 @@ const USUAL_SECONDS = 1.5;
 /** Nobody walks faster than this between two steps. */
 const SHORTEST_STEP_SECONDS = 0.27;
 /** Swings smaller than this are a hand that trembles, in m/s². */
-const LEAST_SWING = 0.9;
+const LEAST_SWING = 0.75;
 const UP_SHARE = 0.6;
 const DOWN_SHARE = 0.25;
 /** After a gap this long the averages begin anew. */
