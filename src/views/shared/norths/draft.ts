@@ -1,3 +1,4 @@
+import type { Fault } from '@/core/faults';
 import { faultWords } from '@/core/fault-words';
 import { readLine } from '@/core/log-text/read-line';
 import { writeAngle, writeConvergence } from '@/core/log-text/write-log';
@@ -52,21 +53,21 @@ export interface ReadDraft {
 }
 
 /** Which of a margin's three fields a fault of its line is about. */
-const marginField = (expected: string | undefined): DraftField =>
-  expected === 'margin-date'
-    ? 'marginDate'
-    : expected === 'margin-change' || expected === 'line-end'
-      ? 'marginChange'
-      : 'angle';
+function marginField(fault: Fault): DraftField {
+  const about =
+    fault.code === 'unexpected' ? fault.expected : fault.code === 'out-of-range' ? fault.what : '';
+  if (about === 'margin-date' || about === 'month' || about === 'year') return 'marginDate';
+  return about === 'margin-change' || about === 'line-end' ? 'marginChange' : 'angle';
+}
 
 /** Reads a draft by the log's own reader; what can't be read is said beside its field. */
 export function readDraft(draft: NorthsDraft, outing: Outing): ReadDraft {
   const wrong: ReadDraft['wrong'] = {};
-  const read = (keyword: string, text: string, field: (expected?: string) => DraftField) => {
+  const read = (keyword: string, text: string, field: (fault: Fault) => DraftField) => {
     const line = readLine(`${keyword} ${text}`, 'magnetic');
     if (line.ok) return line.value.header;
     const { fault } = line.fault;
-    wrong[field(fault.code === 'unexpected' ? fault.expected : undefined)] = faultWords(fault);
+    wrong[field(fault)] = faultWords(fault);
     return undefined;
   };
   const angle = draft.angle.trim();
