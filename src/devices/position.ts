@@ -5,7 +5,7 @@ import type { Metres } from '../core/units';
 /** Where the device says it is. */
 interface PositionFix {
   readonly position: Position;
-  /** The radius, in metres, that the device vouches for at 68 % (browsers say 95 %; few keep to it). */
+  /** The radius, in metres, that the device vouches for: 95 % by the W3C's Geolocation text, though few keep to it. */
   readonly accuracyMetres: Metres;
 }
 

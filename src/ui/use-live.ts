@@ -2,12 +2,17 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 
-/** What a query of the database comes to, again whenever it changes; undefined until it is known. */
-export function useLive<Value>(query: () => Promise<Value>): Value | undefined {
-  const [value, setValue] = useState<Value>();
+/** What a query of the database comes to, again whenever it changes; null until it is known. */
+export type Live<Value> = { readonly value: Value } | { readonly error: unknown } | null;
+
+export function useLive<Value>(query: () => Promise<Value>): Live<Value> {
+  const [live, setLive] = useState<Live<Value>>(null);
   useEffect(() => {
-    const live = liveQuery(query).subscribe({ next: setValue, error: () => setValue(undefined) });
-    return () => live.unsubscribe();
+    const following = liveQuery(query).subscribe({
+      next: (value) => setLive({ value }),
+      error: (error: unknown) => setLive({ error }),
+    });
+    return () => following.unsubscribe();
   }, [query]);
-  return value;
+  return live;
 }

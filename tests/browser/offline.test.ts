@@ -102,4 +102,39 @@ describe('two tabs', () => {
     expect(other.problems).toEqual([]);
     await visitor.leave();
   });
+
+  it('every view opens, and the workers work, without a network', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await visitor.startOuting();
+    const id = new URL(page.url()).searchParams.get('id')!;
+    for (const line of ['pace 65 per 100 m', 'start Dock', '000 300m > A', '090 400m']) {
+      await visitor.log(line);
+    }
+    await installed(visitor);
+    await page.setOfflineMode(true);
+    for (const [path, at, says] of [
+      ['/norths', '[data-testid=norths-sentence]', /Magnetic all the way/],
+      ['/paces', '[data-testid=doubt]', /Straight home from here/],
+      ['/count', '[data-testid=counted]', /^0$/],
+      ['/walk', '[data-testid=hold]', /^233°$/],
+      ['/paper', 'main', /Home: 233°/],
+      ['/pegs', '[data-testid=closing]', /The string should give 233°/],
+      ['/guide', 'main', /9 checks are open/],
+      ['/step-off', 'main', /There is no such outing|Which way do you go/],
+      ['/way', '[data-testid=sure]', /Nineteen times in twenty/],
+    ] as const) {
+      await page.goto(`${visitor.url}${path}?id=${id}`);
+      await visitor.reads(at, says);
+    }
+    // A worker's script that a cache answers loses what the bundler passes it, unless the cache is told.
+    await visitor.choose('Walk it a million times');
+    await visitor.reads('[data-testid=simulated]', /Of 1,000,000 walks/);
+    await page.goto(`${visitor.url}/count?id=${id}&hold=180M`);
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('#hold')?.value === '180M',
+    );
+    await page.setOfflineMode(false);
+    await visitor.leave();
+  });
 });

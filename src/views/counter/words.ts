@@ -4,7 +4,6 @@ import type { DeviceFault } from '@/devices/position';
 export const WORDS = {
   title: 'Counter',
   loading: 'Opening the count…',
-  missing: 'There is no such outing on this device.',
   back: 'Back to the log',
   hold: 'Hold',
   holdHint: 'bearing',
@@ -36,7 +35,7 @@ export const WORDS = {
   what: 'What was seen',
   left: 'Left',
   right: 'Right',
-  ahead: 'On the way',
+  ahead: 'Ahead',
   sideMetres: 'Metres to the side',
   keep: 'Note it',
   station: 'Station here, if it gets a name',

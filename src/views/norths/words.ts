@@ -63,8 +63,6 @@ export const WORDS = {
   title: 'Norths',
   toOuting: 'Back to the log',
   toShelf: 'To the shelf of outings',
-  loading: 'Opening the log…',
-  missing: 'There is no such outing on this device.',
   setUp: 'Set up',
   convert: 'Turn a bearing',
   bearing: 'Bearing',

@@ -24,7 +24,7 @@ const NameDialog = dynamic(() => import('./name-dialog').then((it) => it.NameDia
 export function Paces() {
   const id = useSearchParams().get('id') ?? '';
   const { solved, page, run } = useOuting(id);
-  const { profiles, chosen, choose, keep, name } = useProfiles();
+  const { profiles, fault, chosen, choose, keep, name } = useProfiles();
   const [status, setStatus] = useState('');
   /** The profile being named: its id, null for a new one; undefined while none is. */
   const [naming, setNaming] = useState<string | null | undefined>(undefined);
@@ -55,7 +55,7 @@ export function Paces() {
       <ViewHeader title={WORDS.title} about={outing?.name} back={back} />
       <main className={styles.paper}>
         {profiles === undefined ? (
-          <p role="status">{WORDS.loading}</p>
+          <p role={fault ? 'alert' : 'status'}>{fault ? STORE_WORDS[fault] : WORDS.loading}</p>
         ) : (
           <div className={styles.columns}>
             <div>

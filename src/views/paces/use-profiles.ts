@@ -1,6 +1,7 @@
 'use client';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Calibration, PaceProfile } from '@/core/logbook';
+import { openingFault } from '@/store/database';
 import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';
@@ -10,7 +11,13 @@ import { WORDS } from './words';
 
 /** The pace profiles of this device, the one in hand, and what can be done with it. */
 export function useProfiles() {
-  const profiles = useLive(useCallback(() => paceProfiles(browserDatabase()), []));
+  const live = useLive(useCallback(() => paceProfiles(browserDatabase()), []));
+  const profiles = live && 'value' in live ? live.value : undefined;
+  const [closed, setClosed] = useState<StoreFault | null>(null);
+  useEffect(() => {
+    void openingFault(browserDatabase()).then(setClosed);
+  }, []);
+  const fault = closed ?? (live && 'error' in live ? storeFault(live.error) : null);
   const [chosenId, setChosenId] = useState(
     () => globalThis.localStorage?.getItem(PROFILE_KEY) ?? null,
   );
@@ -42,5 +49,5 @@ export function useProfiles() {
       await nameProfile(browserDatabase(), used, wanted);
       choose(used);
     });
-  return { profiles, chosen, choose, keep, name };
+  return { profiles, fault, chosen, choose, keep, name };
 }

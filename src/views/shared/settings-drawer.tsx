@@ -8,7 +8,7 @@ import { writeEntry } from '@/core/log-text/write-log';
 import { headerOf, type EntryOf, type Header, type Outing } from '@/core/logbook';
 import { LightSwitch } from '@/ui/light-switch';
 import styles from '@/views/shared/dialog.module.css';
-import { draftOf, readDraft, type DraftField, type NorthsDraft } from './norths/draft';
+import { draftOf, noteOf, readDraft, type DraftField, type NorthsDraft } from './norths/draft';
 import { GuidedChoice } from './norths/guided-choice';
 import { NorthsFields } from './norths/norths-fields';
 import { Outlook } from './norths/outlook';
@@ -38,9 +38,6 @@ function read(keyword: string, text: string) {
   const line = readLine(`${keyword} ${text}`, 'magnetic');
   return line.ok ? { value: line.value } : { wrong: faultWords(line.fault.fault) };
 }
-
-const noteOf = (line: { note?: string } | undefined): { note?: string } =>
-  line?.note === undefined ? {} : { note: line.note };
 
 interface Read {
   readonly header: Header | null;

@@ -16,7 +16,9 @@ interface Props {
 export function NumberField({ id, label, value, least, most, help, onChange }: Props) {
   const [text, setText] = useState(value === null ? '' : String(value));
   const number = /^\s*\d+(\.\d+)?\s*$/.test(text) ? Number(text) : NaN;
-  const good = number >= least && number <= most;
+  // A field that was never filled in is not wrong yet.
+  const untouched = value === null && text.trim() === '';
+  const good = untouched || (number >= least && number <= most);
   return (
     <Form.Item
       label={label}

@@ -4,8 +4,6 @@ import type { WayHome } from '@/core/ways-home';
 /** The words of the Way home view. */
 export const WORDS = {
   title: 'Way home',
-  loading: 'Opening the log…',
-  missing: 'There is no such outing on this device.',
   back: 'Back to the log',
   sure: 'How sure',
   atHome: (place: string) => `You are at ${place}: there is no way to walk.`,

@@ -43,7 +43,7 @@ export function draftOf(outing: Outing): NorthsDraft {
 }
 
 /** The note of a line, which stays with it when its figure changes. */
-const noteOf = (line: { note?: string } | undefined): { note?: string } =>
+export const noteOf = (line: { note?: string } | undefined): { note?: string } =>
   line?.note === undefined ? {} : { note: line.note };
 
 type Norths = Pick<Header, 'declination' | 'correction' | 'convergence' | 'show'>;
