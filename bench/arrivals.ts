@@ -1,22 +1,26 @@
 import { build } from 'esbuild';
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
 import { Worker } from 'node:worker_threads';
 import { CHUNK_TRIALS } from '../src/core/monte-carlo';
 import { launch } from '../scripts/browser.mjs';
-import { benchWalk, type inTurns } from './arrivals-kernel';
+import { benchWalk, type Times } from './arrivals-kernel';
 
 /** What many walks cost, in Node and in Chromium, beside the plain way and the normals alone. */
-const ROUNDS = 7;
+const ROUNDS = 11;
 const TRIALS = [100_000, 1_000_000] as const;
 
 const median = (values: readonly number[]) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
-function report(where: string, trials: number, times: Record<string, number[]>) {
-  const [ours, normals, plain] = ['ours', 'normalsAlone', 'plain'].map((name) =>
-    median(times[name]!),
-  );
+/** Ratios are taken within a round: the machine's speed drifts more between rounds than in one. */
+const over = (a: readonly number[], b: readonly number[]) =>
+  median(a.map((time, round) => time / b[round]!));
+
+function report(where: string, trials: number, times: Times) {
+  const { ours, normalsAlone, plain } = times;
   console.log(
-    `  ${where}, ${trials.toLocaleString('en')} walks of 13 legs: ${ours!.toFixed(0)} ms; plain ${plain!.toFixed(0)} ms (${(plain! / ours!).toFixed(1)} times); normals alone ${normals!.toFixed(0)} ms (ours ${(ours! / normals!).toFixed(2)} times)`,
+    `  ${where}, ${trials.toLocaleString('en')} walks of 13 legs: ${median(ours).toFixed(0)} ms; plain ${median(plain).toFixed(0)} ms (${over(plain, ours).toFixed(1)} times); normals alone ${median(normalsAlone).toFixed(0)} ms (ours ${over(ours, normalsAlone).toFixed(2)} times)`,
   );
 }
 
@@ -29,11 +33,13 @@ const kernel = await build({
   format: 'iife',
   target: 'es2022',
 });
-new Function(kernel.outputFiles[0]!.text)();
-const { arrivalsInTurns } = globalThis as unknown as { arrivalsInTurns: typeof inTurns };
+const kernelText = kernel.outputFiles[0]!.text;
+// A process of its own: what this one has loaded to run TypeScript would slow the loops down.
 for (const trials of TRIALS) {
-  arrivalsInTurns(trials / 10, 2);
-  report('Node', trials, arrivalsInTurns(trials, ROUNDS));
+  const alone = `${kernelText};arrivalsInTurns(${trials / 10}, 2);
+process.stdout.write(JSON.stringify(arrivalsInTurns(${trials}, ${ROUNDS})));`;
+  const { stdout } = await promisify(execFile)(process.execPath, ['-e', alone]);
+  report('Node', trials, JSON.parse(stdout) as Times);
 }
 
 const worker = await build({
@@ -79,21 +85,18 @@ for (let round = 0; round < ROUNDS; round++) {
   times[0].push(await shared(pool.slice(0, 1)));
   times[1].push(await shared(pool));
 }
-const [one, two] = times.map(median);
+const [one, two] = times;
 console.log(
-  `  Node, 1,000,000 walks in workers: one ${one!.toFixed(0)} ms, two ${two!.toFixed(0)} ms (${(one! / two!).toFixed(2)} times)`,
+  `  Node, 1,000,000 walks in workers: one ${median(one).toFixed(0)} ms, two ${median(two).toFixed(0)} ms (${over(one, two).toFixed(2)} times)`,
 );
 await Promise.all(pool.map((each) => each.terminate()));
 
 const browser = await launch();
 const page = await browser.newPage();
-await page.evaluate(kernel.outputFiles[0]!.text);
+await page.evaluate(kernelText);
 for (const trials of TRIALS) {
   await page.evaluate(`arrivalsInTurns(${trials / 10}, 2)`);
-  const found = (await page.evaluate(`arrivalsInTurns(${trials}, ${ROUNDS})`)) as Record<
-    string,
-    number[]
-  >;
+  const found = (await page.evaluate(`arrivalsInTurns(${trials}, ${ROUNDS})`)) as Times;
   report('Chromium', trials, found);
 }
 await browser.close();

@@ -12,7 +12,7 @@ import { NormalStream } from './ziggurat';
  * | n1, n2 | standard normals, fresh for each leg of each walk           | 1       |                                         |
  * | e      | the leg as walked                                           | m       | d(1 + p·n1)·(sin, cos)(b + s·n2)        |
  *
- * Sine and cosine of b are taken once a leg and turned by s·n2 with a polynomial whose error is below 2e-8 up to 0.5 rad;
+ * Sine and cosine of b are taken once a leg and turned by s·n2 with a polynomial whose error is below 1.1e-6 up to 0.8 rad;
  * for σ above 8° the full functions are used. Trials go in chunks with a stream of normals each, so that the result
  * is the same to the bit however the chunks are shared among workers.
  */
@@ -28,6 +28,12 @@ export interface Walk {
 export const CHUNK_TRIALS = 1024;
 /** Beyond this sigma the full functions are taken. */
 const LARGEST_SIGMA = radians(8);
+/** sin t ≈ t + a3·t³ + a5·t⁵ and cos t ≈ 1 + b2·t² + b4·t⁴ + b6·t⁶: least greatest error over ±0.8, fitted for this project. */
+const SINE_3 = -0.1666254282767113;
+const SINE_5 = 0.008146295317684245;
+const COSINE_2 = -0.49999882549124597;
+const COSINE_4 = 0.04165550681981174;
+const COSINE_6 = -0.0013587007283193584;
 
 /** The legs from the start to where one stands, and the walk from there by dx, dy (metres in the working north). */
 export function walkOf(solution: Solution, dx: number, dy: number): Walk {
@@ -53,48 +59,71 @@ export function walkOf(solution: Solution, dx: number, dy: number): Walk {
 export class ChunkRoom {
   readonly east = new Float64Array(CHUNK_TRIALS);
   readonly north = new Float64Array(CHUNK_TRIALS);
-  readonly along = new Float64Array(CHUNK_TRIALS);
-  readonly across = new Float64Array(CHUNK_TRIALS);
+  readonly normals = new Float64Array(2 * CHUNK_TRIALS);
 }
 
 /** Walks the trials of one chunk; where each ends, in metres against home, stands in the room's east and north. */
 export function walkChunk(walk: Walk, seed: number, chunk: number, room: ChunkRoom): void {
-  const { east, north, along, across } = room;
+  const { east, north, normals } = room;
   const stream = new NormalStream(seed, chunk);
   east.fill(0);
   north.fill(0);
   for (let row = 0; row < walk.length.length; row++) {
-    stream.fill(along);
-    stream.fill(across);
+    stream.fill(normals);
     const s = walk.acrossSigma[row]!;
     if (s > LARGEST_SIGMA) {
       walkFully(walk, row, room);
       continue;
     }
-    const d = walk.length[row]!;
-    const p = walk.alongSigma[row]! * d;
-    const sine = Math.sin(walk.bearing[row]!);
-    const cosine = Math.cos(walk.bearing[row]!);
-    for (let i = 0; i < CHUNK_TRIALS; i++) {
-      // Taylor to t⁷ and t⁸. At 8° the rarest turn of a million walks, 5.5 sigma, is 0.77 rad: 3e-7 off there.
-      const t = s * across[i]!;
-      const z = t * t;
-      const st = t * (1 - z * (1 / 6 - z * (1 / 120 - z * (1 / 5040))));
-      const ct = 1 - z * (0.5 - z * (1 / 24 - z * (1 / 720 - z * (1 / 40320))));
-      const length = d + p * along[i]!;
-      east[i]! += length * (sine * ct + cosine * st);
-      north[i]! += length * (cosine * ct - sine * st);
-    }
+    turnAndAdd(
+      room,
+      s,
+      walk.length[row]!,
+      walk.alongSigma[row]! * walk.length[row]!,
+      Math.sin(walk.bearing[row]!),
+      Math.cos(walk.bearing[row]!),
+    );
+  }
+}
+
+/**
+ * One leg: its sine and cosine are turned by s times a normal. The powers of s are taken into the coefficients once.
+ * The polynomials are the best of their degree up to 0.8 rad, where they are 1.1e-6 off: at 8° the rarest turn of a million
+ * walks, 5.5 sigma, is 0.77 rad.
+ */
+function turnAndAdd(
+  room: ChunkRoom,
+  s: number,
+  d: number,
+  p: number,
+  sine: number,
+  cosine: number,
+): void {
+  const { east, north, normals } = room;
+  const z = s * s;
+  const s3 = SINE_3 * s * z;
+  const s5 = SINE_5 * s * z * z;
+  const c2 = COSINE_2 * z;
+  const c4 = COSINE_4 * z * z;
+  const c6 = COSINE_6 * z * z * z;
+  for (let i = 0; i < CHUNK_TRIALS; i++) {
+    const n = normals[2 * i]!;
+    const n2 = n * n;
+    const st = n * (s + n2 * (s3 + n2 * s5));
+    const ct = 1 + n2 * (c2 + n2 * (c4 + n2 * c6));
+    const length = d + p * normals[2 * i + 1]!;
+    east[i]! += length * (sine * ct + cosine * st);
+    north[i]! += length * (cosine * ct - sine * st);
   }
 }
 
 /** One leg with the full functions, for a sigma that the polynomial does not serve. */
 function walkFully(walk: Walk, row: number, room: ChunkRoom): void {
-  const { east, north, along, across } = room;
+  const { east, north, normals } = room;
   const d = walk.length[row]!;
   for (let i = 0; i < CHUNK_TRIALS; i++) {
-    const length = d * (1 + walk.alongSigma[row]! * along[i]!);
-    const angle = walk.bearing[row]! + walk.acrossSigma[row]! * across[i]!;
+    const length = d * (1 + walk.alongSigma[row]! * normals[2 * i + 1]!);
+    const angle = walk.bearing[row]! + walk.acrossSigma[row]! * normals[2 * i]!;
     east[i]! += length * Math.sin(angle);
     north[i]! += length * Math.cos(angle);
   }

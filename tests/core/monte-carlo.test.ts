@@ -93,6 +93,49 @@ const walks = {
   sighted: 'aim sighted\n000 1km\n090 1km',
 };
 
+describe('blocks of normal numbers', () => {
+  it('come in fours and say so', () => {
+    expect(() => new NormalStream(1, 0).fill(new Float64Array(6))).toThrow(
+      '6 normals were asked for; they come in fours',
+    );
+    const none = new Float64Array(0);
+    new NormalStream(1, 0).fill(none);
+    expect(none).toHaveLength(0);
+  });
+
+  // The distribution function against its own table: Abramowitz and Stegun 1964, table 26.1 (values from memory).
+  it('fall into bands of the normal curve as often as the table says', () => {
+    const bands = [
+      [0, 0.5, 0.191462],
+      [0.5, 1, 0.149882],
+      [1, 1.5, 0.091848],
+      [1.5, 2, 0.044057],
+      [2, 2.5, 0.01654],
+      [2.5, 3, 0.00486],
+      [3, 3.6541528853610088, 0.0012209],
+      [3.6541528853610088, 9, 0.00012902],
+    ] as const;
+    const draws = 4_000_000;
+    const block = new Float64Array(4000);
+    const stream = new NormalStream(77, 3);
+    const seen = bands.map(() => [0, 0]);
+    for (let n = 0; n < draws; n += block.length) {
+      stream.fill(block);
+      for (const x of block) {
+        const size = Math.abs(x);
+        const band = bands.findIndex(([, to]) => size < to);
+        seen[band]![x < 0 ? 0 : 1]!++;
+      }
+    }
+    bands.forEach(([, , expected], band) => {
+      for (const count of seen[band]!) {
+        const error = Math.sqrt((expected * (1 - expected)) / draws);
+        expect(Math.abs(count / draws - expected)).toBeLessThan(4 * error + 1e-6);
+      }
+    });
+  });
+});
+
 describe('walks over and over', () => {
   it.each(Object.entries(walks))('of %s agree with the closed form within 2 %%', (_name, text) => {
     const { solution } = solvedLog(text);
@@ -145,13 +188,15 @@ describe('walks over and over', () => {
     const room = new ChunkRoom();
     const spread = (sigma: number) => {
       walkChunk(bare(sigma), 1, 0, room);
-      return { east: room.east.slice(), across: room.across.slice() };
+      return { east: room.east.slice(), normals: room.normals.slice() };
     };
     const limit = (8 * Math.PI) / 180;
     for (const sigma of [limit * 0.999, limit * 1.001]) {
-      const { east, across } = spread(sigma);
+      const { east, normals } = spread(sigma);
       for (let i = 0; i < 200; i++) {
-        expect(Math.abs(east[i]! - 100 * Math.sin(1 + sigma * across[i]!))).toBeLessThan(1e-4);
+        expect(Math.abs(east[i]! - 100 * Math.sin(1 + sigma * normals[2 * i]!))).toBeLessThan(
+          100 * 1.6e-6,
+        );
       }
     }
   });
