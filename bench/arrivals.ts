@@ -68,7 +68,15 @@ async function shared(workers: readonly Worker[]): Promise<number> {
       while (next < chunks) {
         const firstChunk = next;
         next += batch;
-        const job = { walk, seed: 1, firstChunk, chunks: batch, trials, sightMetres: 25, drawn: 0 };
+        const job = {
+          walk,
+          seed: 1,
+          firstChunk,
+          chunks: batch,
+          trials,
+          home: { sightMetres: 25 },
+          drawn: 0,
+        };
         await new Promise((resolve) => {
           each.once('message', resolve);
           each.postMessage(job);

@@ -129,10 +129,48 @@ function walkFully(walk: Walk, row: number, room: ChunkRoom): void {
   }
 }
 
+/** A line through home that one aims off onto. */
+export interface LineHome {
+  /** The direction along it from home to the aim, in radians from the working north. */
+  readonly azimuth: number;
+  /** How far one follows it at most before giving up. */
+  readonly mostMetres: number;
+}
+
+/**
+ * Whether each walk of a chunk comes within sight of home by a line: it goes on, or stops short, on the heading as walked
+ * until it meets the line, turns to the side where home must be, and follows the line so far at most.
+ */
+function foundByLine(
+  walk: Walk,
+  room: ChunkRoom,
+  trial: number,
+  sight: number,
+  line: LineHome,
+): boolean {
+  const last = walk.length.length - 1;
+  const heading = walk.bearing[last]! + walk.acrossSigma[last]! * room.normals[2 * trial]!;
+  const [ux, uy] = [Math.sin(line.azimuth), Math.cos(line.azimuth)];
+  const [hx, hy] = [Math.sin(heading), Math.cos(heading)];
+  const e = room.east[trial]!;
+  const n = room.north[trial]!;
+  const meeting = hx * uy - hy * ux;
+  if (meeting === 0) return false;
+  const onward = -(e * uy - n * ux) / meeting;
+  const along = (e + onward * hx) * ux + (n + onward * hy) * uy;
+  return along >= -sight && along <= line.mostMetres + sight;
+}
+
+/** When home counts as found: within sight of where the walk ends, or of the line that is followed to it. */
+export interface HomeInSight {
+  readonly sightMetres: number;
+  readonly line?: LineHome;
+}
+
 /** What many walks come to. */
 export interface Arrivals {
   readonly trials: number;
-  /** Trials that ended within sight of home. */
+  /** Trials that came within sight of home, by the line when there is one. */
   readonly inSight: number;
   readonly sumEast: number;
   readonly sumNorth: number;
@@ -143,11 +181,12 @@ export interface Arrivals {
   readonly drawn: Float64Array;
 }
 
-/** Adds up a chunk: all of it, or as many trials as are still wanted. `drawn` arrivals are kept of the first chunks. */
+/** Adds up a chunk just walked: all of it, or as many trials as are still wanted. The first `drawn` arrivals are kept. */
 export function chunkArrivals(
+  walk: Walk,
   room: ChunkRoom,
   trials: number,
-  sight: number,
+  { sightMetres: sight, line }: HomeInSight,
   drawn: number,
 ): Arrivals {
   const { east, north } = room;
@@ -156,7 +195,7 @@ export function chunkArrivals(
   for (let i = 0; i < trials; i++) {
     const e = east[i]!;
     const n = north[i]!;
-    if (e * e + n * n <= sight2) inSight++;
+    if (line ? foundByLine(walk, room, i, sight, line) : e * e + n * n <= sight2) inSight++;
     x += e;
     y += n;
     xx += e * e;
@@ -200,4 +239,11 @@ export function addedArrivals(parts: readonly Arrivals[]): Arrivals {
     sumNorthNorth: sum((part) => part.sumNorthNorth),
     drawn,
   };
+}
+
+/** Where a thousand walks end, to be drawn: east, north, east, north… in metres against home. One chunk, less than a frame. */
+export function thousandArrivals(walk: Walk): Float64Array {
+  const room = new ChunkRoom();
+  walkChunk(walk, 1, 0, room);
+  return chunkArrivals(walk, room, 1000, { sightMetres: 0 }, 1000).drawn;
 }

@@ -1,4 +1,4 @@
-import type { Arrivals, Walk } from '../core/monte-carlo';
+import type { Arrivals, HomeInSight, Walk } from '../core/monte-carlo';
 
 /** A run of chunks for a worker: which, of which walk, and what to keep. Plain data, so that it survives the crossing. */
 export interface ArrivalsJob {
@@ -8,7 +8,7 @@ export interface ArrivalsJob {
   readonly chunks: number;
   /** Trials wanted in all; the last chunk may be walked in part. */
   readonly trials: number;
-  readonly sightMetres: number;
+  readonly home: HomeInSight;
   /** Arrivals of a chunk to keep for the drawing. */
   readonly drawn: number;
 }

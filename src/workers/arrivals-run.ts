@@ -15,7 +15,7 @@ export function runArrivals(job: ArrivalsJob): Arrivals[] {
     const left = job.trials - chunk * CHUNK_TRIALS;
     if (left <= 0) break;
     walkChunk(job.walk, job.seed, chunk, room);
-    parts.push(chunkArrivals(room, Math.min(left, CHUNK_TRIALS), job.sightMetres, job.drawn));
+    parts.push(chunkArrivals(job.walk, room, Math.min(left, CHUNK_TRIALS), job.home, job.drawn));
   }
   return parts;
 }

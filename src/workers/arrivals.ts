@@ -1,5 +1,11 @@
 import { wrap, type Remote } from 'comlink';
-import { addedArrivals, CHUNK_TRIALS, type Arrivals, type Walk } from '../core/monte-carlo';
+import {
+  addedArrivals,
+  CHUNK_TRIALS,
+  type Arrivals,
+  type HomeInSight,
+  type Walk,
+} from '../core/monte-carlo';
 import type { ArrivalsJob, ArrivalsWorker } from './arrivals-protocol';
 
 /** Chunks handed to a worker at a time: some ten milliseconds of work, so that a cancel is heard soon. */
@@ -14,7 +20,7 @@ export interface ArrivalsRequest {
   readonly walk: Walk;
   readonly seed: number;
   readonly trials: number;
-  readonly sightMetres: number;
+  readonly home: HomeInSight;
   readonly onProgress: (share: number) => void;
   readonly signal: AbortSignal;
 }
@@ -32,7 +38,7 @@ const silenced = <Value>(work: Promise<Value>): Promise<Value> =>
  * workers there are.
  */
 export async function arrivalsInWorkers(request: ArrivalsRequest): Promise<Arrivals | null> {
-  const { walk, seed, trials, sightMetres, onProgress, signal } = request;
+  const { walk, seed, trials, home, onProgress, signal } = request;
   const chunks = Math.ceil(trials / CHUNK_TRIALS);
   const parts: Arrivals[] = new Array<Arrivals>(chunks);
   const count = Math.min(
@@ -59,7 +65,7 @@ export async function arrivalsInWorkers(request: ArrivalsRequest): Promise<Arriv
         firstChunk,
         chunks: BATCH,
         trials,
-        sightMetres,
+        home,
         drawn,
       };
       const found = await silenced(Promise.race([remote.run(job), failed]));

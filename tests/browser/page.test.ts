@@ -44,6 +44,27 @@ const press = async (visitor: Visitor, name: string) => {
 };
 
 describe.each(sizes)('the page, on a %s', (_name, viewport) => {
+  it('shows on the sketch where a thousand walks home would end, around home', async () => {
+    const visitor = await withLegs(viewport, ['000 300m', '090 400m']);
+    if (viewport === PHONE) await visitor.click('Sketch');
+    await press(visitor, 'Show where a thousand walks home would end');
+    const dots = await visitor.page.waitForSelector('[data-testid=walks-cloud]');
+    const ends = await dots!.evaluate((path) =>
+      path
+        .getAttribute('d')!
+        .split('M')
+        .slice(1)
+        .map((spot) => spot.replace('h0', '').split(' ').map(Number)),
+    );
+    expect(ends).toHaveLength(1000);
+    const mean = [0, 1].map((axis) => ends.reduce((sum, end) => sum + end[axis]!, 0) / 1000);
+    expect(Math.hypot(...mean)).toBeLessThan(5);
+    expect(Math.max(...ends.map((end) => Math.hypot(...end)))).toBeGreaterThan(40);
+    await press(visitor, 'Show where a thousand walks home would end');
+    await visitor.page.waitForSelector('[data-testid=walks-cloud]', { hidden: true });
+    await visitor.leave();
+  });
+
   it('takes things seen and sightings by small forms, and draws them', async () => {
     const visitor = await withLegs(viewport, ['000 100m', '090 100m']);
     const { page } = visitor;

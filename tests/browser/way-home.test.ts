@@ -70,6 +70,16 @@ describe.each(sizes)('the way home, on a %s', (_name, viewport) => {
       .match(/\d+\.\d(?= %)/g)!
       .map(Number);
     expect(Math.abs(walked! - formula!)).toBeLessThan(1);
+    // With a line, the walks that follow it are counted beside the straight ones, and do better.
+    await visitor.fill('#line', '180');
+    await visitor.reads('[data-testid=simulated]', /^$/);
+    await pressed(visitor, 'Walk it a million times');
+    await visitor.reads(
+      '[data-testid=simulated]',
+      /ended within sight.*Aimed off, of 1,000,000 walks 9\d\.\d % came within sight along the line; the formula says 9\d\.\d %/,
+    );
+    await visitor.reads('[data-way=aimed-off]', /Within sight \(25 m\): nine(teen)? chances in/);
+    await visitor.reads('[data-way=straight]', /Within sight \(25 m\): one chance in/);
     await visitor.fill('#sight', '26');
     await visitor.reads('[data-testid=simulated]', /^$/);
     await pressed(visitor, 'Walk it a million times');
@@ -159,7 +169,11 @@ describe.each(sizes)('the way home, on a %s', (_name, viewport) => {
 
 describe('paper and guide', () => {
   it('prints one page of A4, black on white, with the log, the way home and empty lines', async () => {
-    const visitor = await at('/paper', DESK, OUT);
+    const visitor = await at('/paper', DESK, [
+      ...OUT,
+      'at 40 left 12 water ; spring',
+      'aim sighted',
+    ]);
     await visitor.reads(
       'main',
       /Home: 233° as the needle reads, 500 m, 325 paces, south-west, to Dock/,
@@ -174,6 +188,11 @@ describe('paper and guide', () => {
         box: /MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(pdf)!,
       };
     };
+    // The whole log is on it, things passed too.
+    await visitor.reads(
+      'main',
+      /2A090°270°400 m400B; 40 m along the last leg, 12 m to the left: spring.*with a sighting compass/,
+    );
     const a4 = await pages();
     expect(a4.count).toBe(1);
     expect(Number(a4.box[1])).toBeCloseTo(595, 0);

@@ -1,14 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import { chanceByLine } from '@/core/aim-off';
+import { aimedWalk, lineHome } from '@/core/aimed-walk';
 import { missCovariance } from '@/core/home';
 import {
   addedArrivals,
   CHUNK_TRIALS,
   ChunkRoom,
   chunkArrivals,
+  thousandArrivals,
   walkChunk,
   walkOf,
 } from '@/core/monte-carlo';
 import { chanceOfSight } from '@/core/sight';
+import { aimedOffHome } from '@/core/ways-home';
 import { NormalStream } from '@/core/ziggurat';
 import { runArrivals } from '@/workers/arrivals-run';
 import { solvedLog } from '../support/outings';
@@ -147,7 +151,7 @@ describe('walks over and over', () => {
     const sight = 25;
     const parts = Array.from({ length: chunks }, (_, chunk) => {
       walkChunk(walk, 7, chunk, room);
-      return chunkArrivals(room, CHUNK_TRIALS, sight, 0);
+      return chunkArrivals(walk, room, CHUNK_TRIALS, { sightMetres: sight }, 0);
     });
     const { trials, inSight, sumEast, sumEastEast, sumNorthNorth, sumNorth, sumEastNorth } =
       addedArrivals(parts);
@@ -163,7 +167,7 @@ describe('walks over and over', () => {
   it('are the same to the bit however the chunks are shared, and end where they are wanted', () => {
     const { solution } = solvedLog(walks.demo);
     const walk = walkOf(solution, -300, 20);
-    const job = { walk, seed: 3, trials: 10_000, sightMetres: 25, drawn: 5 };
+    const job = { walk, seed: 3, trials: 10_000, home: { sightMetres: 25 }, drawn: 5 };
     const whole = runArrivals({ ...job, firstChunk: 0, chunks: 12 });
     const shared = [
       ...runArrivals({ ...job, firstChunk: 0, chunks: 1 }),
@@ -199,5 +203,57 @@ describe('walks over and over', () => {
         );
       }
     }
+  });
+
+  // The closed form takes the line as met on the heading aimed at; the walks turn it with each error. They agree within 1 %.
+  it.each([
+    ['demo', 20, 'right'],
+    ['demo', 120, 'left'],
+    ['needle', 90, 'right'],
+    ['sighted', 300, 'left'],
+  ] as const)('of %s aimed off onto a line at %d° to the %s find home', (name, line, side) => {
+    const { solution } = solvedLog(walks[name]);
+    const found = aimedOffHome(solution, line, side);
+    const aim = found.ok ? found.value.aim! : expect.fail('the line does not serve');
+    const walk = aimedWalk(solution, aim);
+    for (const sightMetres of [1, 25]) {
+      const home = { sightMetres, line: lineHome(aim) };
+      const job = { walk, seed: 11, trials: 100_000, home, drawn: 0 };
+      const { inSight, trials } = addedArrivals(runArrivals({ ...job, firstChunk: 0, chunks: 98 }));
+      expect(Math.abs(inSight / trials - chanceByLine(aim, sightMetres))).toBeLessThan(0.01);
+    }
+    // Nineteen in twenty on each side of twice the aim: nine in ten in all, when home is seen from the line alone.
+    expect(chanceByLine(aim, 0)).toBeCloseTo(0.9, 3);
+  });
+
+  it('of a heading along the line never meet it', () => {
+    const walk = {
+      bearing: Float64Array.of(0),
+      length: Float64Array.of(100),
+      alongSigma: Float64Array.of(0.1),
+      acrossSigma: Float64Array.of(0),
+    };
+    const home = { sightMetres: 5, line: { azimuth: 0, mostMetres: 50 } };
+    const job = { walk, seed: 1, trials: 1024, home, drawn: 0, firstChunk: 0, chunks: 1 };
+    expect(addedArrivals(runArrivals(job)).inSight).toBe(0);
+    const across = { ...home, line: { azimuth: Math.PI / 2, mostMetres: 50 } };
+    expect(addedArrivals(runArrivals({ ...job, home: across })).inSight).toBe(1024);
+  });
+
+  it('of which a thousand are drawn lie as the ellipse has them', () => {
+    const { solution } = solvedLog(walks.demo);
+    const { east, north } = solution.traverse;
+    const at = solution.current;
+    const drawn = thousandArrivals(walkOf(solution, -east[at]!, -north[at]!));
+    expect(drawn).toHaveLength(2000);
+    const { xx, xy, yy } = missCovariance(solution, at, 0);
+    let inside = 0;
+    for (let i = 0; i < drawn.length; i += 2) {
+      const [e, n] = [drawn[i]!, drawn[i + 1]!];
+      const chi = (yy * e * e - 2 * xy * e * n + xx * n * n) / (xx * yy - xy * xy);
+      // Chi-square with two degrees of freedom, 95 %: 5.991 (Abramowitz and Stegun 1964, table 26.8; memory).
+      if (chi < 5.991) inside++;
+    }
+    expect(Math.abs(inside - 950)).toBeLessThan(28);
   });
 });

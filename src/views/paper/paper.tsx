@@ -3,9 +3,10 @@ import { Button, Radio } from 'antd';
 import { useState } from 'react';
 import { backBearing, threeDigits } from '@/core/angle';
 import { missAtHome, way } from '@/core/home';
+import type { Entry, Leg } from '@/core/logbook';
 import { bearingDegrees } from '@/core/reading';
 import { stationName, type Solution } from '@/core/solve';
-import { distanceWords, slopeWords, windWords } from '@/views/shared/entry-words';
+import { distanceWords, entryWords, slopeWords, windWords } from '@/views/shared/entry-words';
 import { NORTH_WORDS, northsSentence } from '@/views/shared/norths/words';
 import { PlainPage } from '@/views/shared/plain-page';
 import { PlainSketch } from '@/views/shared/plain-sketch';
@@ -15,7 +16,8 @@ import styles from './paper.module.css';
 
 type Size = 'a4' | 'a5';
 /** Empty lines to go on by hand. */
-const BLANK_LINES = 8;
+const BLANK_LINES: Readonly<Record<Size, number>> = { a4: 6, a5: 4 };
+const COLUMNS = 7;
 
 /** One printed page for when the screen dies: log, sketch, way home, norths, cautions, and lines to go on by hand. */
 export function Paper() {
@@ -83,16 +85,21 @@ function Sheet({ solution }: { solution: Solution }) {
               </tr>
             </thead>
             <tbody>
-              {legRows(solution).map((cells) => (
-                <tr key={cells[0]}>
-                  {cells.map((cell, index) => (
-                    <td key={index}>{cell}</td>
-                  ))}
+              {logRows(solution).map((cells, row) => (
+                <tr key={row}>
+                  {cells.length === 1 ? (
+                    <>
+                      <td />
+                      <td colSpan={COLUMNS - 1}>{cells[0]}</td>
+                    </>
+                  ) : (
+                    cells.map((cell, index) => <td key={index}>{cell}</td>)
+                  )}
                 </tr>
               ))}
-              {Array.from({ length: BLANK_LINES }, (_, index) => (
+              {Array.from({ length: BLANK_LINES[size] }, (_, index) => (
                 <tr key={`blank-${index}`} className={styles.blank}>
-                  {Array.from({ length: 7 }, (_cell, cell) => (
+                  {Array.from({ length: COLUMNS }, (_cell, cell) => (
                     <td key={cell} />
                   ))}
                 </tr>
@@ -111,23 +118,40 @@ function Sheet({ solution }: { solution: Solution }) {
   );
 }
 
-/** The legs as cells: number, from, bearing, back bearing, count, metres, name and note. */
-function legRows(solution: Solution): string[][] {
-  return Array.from({ length: solution.traverse.legs }, (_, index) => {
-    const leg = index + 1;
-    const entry = solution.outing.entries[solution.entryOfLeg[leg]!]!;
-    if (entry.kind !== 'leg') return [String(leg)];
-    const bearing = bearingDegrees(entry.bearing);
-    const letter = { magnetic: '', true: ' T', grid: ' G' }[entry.bearing.north];
-    const words = [entry.to, entry.ground, slopeWords(entry), entry.time, entry.note];
-    return [
-      String(leg),
-      stationName(solution, solution.traverse.from[leg]!),
-      threeDigits(bearing) + letter,
-      threeDigits(backBearing(bearing)) + letter,
-      distanceWords(entry.distance),
-      String(Math.round(solution.traverse.lengthMetres[leg]!)),
-      words.filter(Boolean).join(', '),
-    ];
-  });
+/** Lines that the paper has elsewhere: in the column "from", at its head, or not at all. */
+const ELSEWHERE: ReadonlySet<Entry['kind']> = new Set(['struck', 'right', 'from', 'landmark']);
+/** What belongs to the leg before it, and stands in its note. */
+const WITH_LEG: ReadonlySet<Entry['kind']> = new Set(['at', 'see', 'passed', 'box']);
+
+/** The log as cells: a leg's number, from, bearing, back bearing, count, metres, name and note; of another line its words alone. */
+function logRows(solution: Solution): string[][] {
+  const rows: string[][] = [];
+  let leg = 0;
+  for (const entry of solution.outing.entries) {
+    const before = rows.at(-1);
+    if (ELSEWHERE.has(entry.kind)) continue;
+    if (entry.kind === 'leg') rows.push(legCells(solution, entry, ++leg));
+    else if (WITH_LEG.has(entry.kind) && before?.length === COLUMNS) {
+      before[COLUMNS - 1] = [before.at(-1), lineWords(entry)].filter(Boolean).join('; ');
+    } else rows.push([lineWords(entry)]);
+  }
+  return rows;
+}
+
+const lineWords = (entry: Entry): string =>
+  [entryWords(entry, null), 'note' in entry ? entry.note : ''].filter(Boolean).join(', ');
+
+function legCells(solution: Solution, entry: Leg, leg: number): string[] {
+  const bearing = bearingDegrees(entry.bearing);
+  const letter = { magnetic: '', true: ' T', grid: ' G' }[entry.bearing.north];
+  const words = [entry.to, entry.ground, slopeWords(entry), entry.time, entry.note];
+  return [
+    String(leg),
+    stationName(solution, solution.traverse.from[leg]!),
+    threeDigits(bearing) + letter,
+    threeDigits(backBearing(bearing)) + letter,
+    distanceWords(entry.distance),
+    String(Math.round(solution.traverse.lengthMetres[leg]!)),
+    words.filter(Boolean).join(', '),
+  ];
 }

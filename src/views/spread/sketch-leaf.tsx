@@ -1,7 +1,21 @@
 'use client';
-import { CompressOutlined, ZoomInOutlined, ZoomOutOutlined } from '@ant-design/icons';
+import {
+  CompressOutlined,
+  DotChartOutlined,
+  ZoomInOutlined,
+  ZoomOutOutlined,
+} from '@ant-design/icons';
 import { Button } from 'antd';
-import { memo, useCallback, useMemo, useRef, type KeyboardEvent, type MouseEvent } from 'react';
+import dynamic from 'next/dynamic';
+import {
+  memo,
+  useCallback,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+} from 'react';
 import { threeDigits } from '@/core/angle';
 import type { Ellipse } from '@/core/error-model';
 import { missAtHome, placeOnMap, way } from '@/core/home';
@@ -29,6 +43,10 @@ import { useView } from './use-view';
 import type { WayEnds } from './way-home-strip';
 import { metresText, WORDS } from './words';
 
+const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCloud), {
+  ssr: false,
+});
+
 const FINGER_PIXELS = 22;
 const PAN_PIXELS = 60;
 const ZOOM_STEP = 1.5;
@@ -45,6 +63,7 @@ interface Props {
 /** The route as it was walked, north up, with the way home across it. */
 export function SketchLeaf({ solution, leg, ghost, ends, onSelectLeg }: Props) {
   const svg = useRef<SVGSVGElement>(null);
+  const [cloud, setCloud] = useState(false);
   const toFit = useCallback((size: Size) => fitted(solution, size, ghost), [solution, ghost]);
   const { view, size, isFitted, zoomBy, panBy, fit } = useView(svg, toFit);
 
@@ -90,6 +109,7 @@ export function SketchLeaf({ solution, leg, ghost, ends, onSelectLeg }: Props) {
           <>
             <Doubt solution={solution} view={view} ends={ends} />
             <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
+              {cloud && !ends && <WalksCloud solution={solution} />}
               <Walked solution={solution} />
               <Chosen solution={solution} leg={leg} />
               {ghost && <Ghost solution={solution} ghost={ghost} />}
@@ -119,6 +139,15 @@ export function SketchLeaf({ solution, leg, ghost, ends, onSelectLeg }: Props) {
           aria-label={WORDS.fit}
           title={WORDS.fit}
           onClick={fit}
+        />
+        <Button
+          icon={<DotChartOutlined aria-hidden="true" />}
+          aria-label={WORDS.cloud}
+          title={WORDS.cloud}
+          aria-pressed={cloud}
+          type={cloud ? 'primary' : 'default'}
+          disabled={ends !== null}
+          onClick={() => setCloud(!cloud)}
         />
       </div>
     </div>

@@ -113,4 +113,5 @@ export const WORDS = {
   zoomIn: 'Nearer',
   zoomOut: 'Farther',
   fit: 'Show all',
+  cloud: 'Show where a thousand walks home would end',
 } as const;

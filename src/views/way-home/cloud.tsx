@@ -3,34 +3,41 @@ import { Button, Progress } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ellipse } from '@/core/error-model';
 import { missCovariance } from '@/core/home';
-import { ChunkRoom, chunkArrivals, walkChunk, walkOf, type Arrivals } from '@/core/monte-carlo';
+import { chanceByLine, type AimOff } from '@/core/aim-off';
+import { thousandArrivals, walkOf, type HomeInSight, type Walk } from '@/core/monte-carlo';
+import { aimedWalk, lineHome } from '@/core/aimed-walk';
 import { chanceOfSight } from '@/core/sight';
 import { stationName, type Solution } from '@/core/solve';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
 
 const SEED = 20_260_814;
-const DRAWN = 1000;
 const TRIALS = 1_000_000;
 const HALF = 150;
+const percent = (value: number) => (100 * value).toFixed(1);
 
 /** Where many walks home would end, around home, with the ellipse that the formula gives and the range of sight. */
-export function Cloud({ solution, sight }: { solution: Solution; sight: number }) {
+export function Cloud({
+  solution,
+  sight,
+  aim,
+}: {
+  solution: Solution;
+  sight: number;
+  /** The aim onto a line, when one is weighed: its walks are counted beside the straight ones. */
+  aim: AimOff | null;
+}) {
   const { current, traverse } = solution;
   const walk = useMemo(
     () => walkOf(solution, -traverse.east[current]!, -traverse.north[current]!),
     [solution, traverse, current],
   );
   // A thousand walks cost less than a frame; only the million is work for others.
-  const drawn = useMemo(() => {
-    const room = new ChunkRoom();
-    walkChunk(walk, SEED, 0, room);
-    return chunkArrivals(room, DRAWN, sight, DRAWN).drawn;
-  }, [walk, sight]);
+  const drawn = useMemo(() => thousandArrivals(walk), [walk]);
   const miss = missCovariance(solution, current, 0);
   const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(miss);
   const k = HALF / (1.35 * Math.max(semiMajorMetres, sight));
-  const dots = Array.from({ length: DRAWN }, (_, i) => {
+  const dots = Array.from({ length: drawn.length / 2 }, (_, i) => {
     const [x, y] = [drawn[2 * i]! * k, -drawn[2 * i + 1]! * k];
     return Math.max(Math.abs(x), Math.abs(y)) > HALF ? '' : `M${x.toFixed(1)} ${y.toFixed(1)}h0`;
   }).join('');
@@ -57,22 +64,31 @@ export function Cloud({ solution, sight }: { solution: Solution; sight: number }
         </text>
       </svg>
       <p className={styles.soft}>{WORDS.cloudHow}</p>
-      <Million walk={walk} sight={sight} closed={chanceOfSight(miss, sight)} />
+      <Million solution={solution} walk={walk} sight={sight} aim={aim} />
     </section>
   );
 }
 
+/** What a million walks say beside the formula, by the straight way and by the line. */
+interface Said {
+  readonly sight: number;
+  readonly aim: AimOff | null;
+  readonly words: readonly string[];
+}
+
 function Million({
+  solution,
   walk,
   sight,
-  closed,
+  aim,
 }: {
-  walk: ReturnType<typeof walkOf>;
+  solution: Solution;
+  walk: Walk;
   sight: number;
-  closed: number;
+  aim: AimOff | null;
 }) {
   const [share, setShare] = useState<number | null>(null);
-  const [found, setFound] = useState<{ arrivals: Arrivals; sight: number } | null>(null);
+  const [said, setSaid] = useState<Said | null>(null);
   const [failed, setFailed] = useState(false);
   const abort = useRef<AbortController | null>(null);
   useEffect(() => () => abort.current?.abort(), []);
@@ -81,23 +97,47 @@ function Million({
     abort.current = controller;
     setShare(0);
     setFailed(false);
+    const runs = [
+      {
+        walk,
+        home: { sightMetres: sight } as HomeInSight,
+        closed: chanceOfSight(missCovariance(solution, solution.current, 0), sight),
+        words: WORDS.simulated,
+      },
+    ];
+    if (aim) {
+      runs.push({
+        walk: aimedWalk(solution, aim),
+        home: { sightMetres: sight, line: lineHome(aim) },
+        closed: chanceByLine(aim, sight),
+        words: WORDS.simulatedAimed,
+      });
+    }
     try {
       const { arrivalsInWorkers } = await import('@/workers/arrivals');
-      const arrivals = await arrivalsInWorkers({
-        walk,
-        seed: SEED,
-        trials: TRIALS,
-        sightMetres: sight,
-        onProgress: setShare,
-        signal: controller.signal,
-      });
-      if (arrivals) setFound({ arrivals, sight });
+      const words: string[] = [];
+      for (const [index, each] of runs.entries()) {
+        const arrivals = await arrivalsInWorkers({
+          walk: each.walk,
+          seed: SEED,
+          trials: TRIALS,
+          home: each.home,
+          onProgress: (done) => setShare((index + done) / runs.length),
+          signal: controller.signal,
+        });
+        if (!arrivals) break;
+        const found = arrivals.inSight / arrivals.trials;
+        words.push(
+          each.words(arrivals.trials.toLocaleString('en'), percent(found), percent(each.closed)),
+        );
+      }
+      if (words.length === runs.length) setSaid({ sight, aim, words });
     } catch {
       setFailed(true);
     }
     setShare(null);
   };
-  const percent = (value: number) => (100 * value).toFixed(1);
+  const holds = said && said.sight === sight && said.aim === aim;
   return (
     <>
       {share === null ? (
@@ -108,17 +148,10 @@ function Million({
           <Button onClick={() => abort.current?.abort()}>{WORDS.cancel}</Button>
         </div>
       )}
-      <p role="status" data-testid="simulated">
-        {failed
-          ? WORDS.failed
-          : found && found.sight === sight
-            ? WORDS.simulated(
-                found.arrivals.trials.toLocaleString('en'),
-                percent(found.arrivals.inSight / found.arrivals.trials),
-                percent(closed),
-              )
-            : ''}
-      </p>
+      <div role="status" data-testid="simulated">
+        {failed && <p>{WORDS.failed}</p>}
+        {!failed && holds && said.words.map((words) => <p key={words}>{words}</p>)}
+      </div>
     </>
   );
 }

@@ -11,6 +11,7 @@ import { ellipse } from '@/core/error-model';
 import { ViewHeader } from '@/views/shared/view-header';
 import { Cloud } from './cloud';
 import { NumberField } from './number-field';
+import { useAiming } from './use-aiming';
 import styles from './way-home.module.css';
 import { Ways } from './ways';
 import { chanceWords, WORDS } from './words';
@@ -23,6 +24,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`;
 export function WayHomePage({ solution }: { solution: Solution }) {
   const { outing, current } = solution;
   const [sight, setSight] = useState(USUAL_SIGHT_METRES);
+  const aiming = useAiming(solution);
   const home = stationName(solution, 0);
   const straight = way(solution, current, 0);
   useEffect(() => {
@@ -43,9 +45,9 @@ export function WayHomePage({ solution }: { solution: Solution }) {
           <>
             <div className={styles.columns}>
               <HowSure solution={solution} sight={sight} onSight={setSight} />
-              <Cloud solution={solution} sight={sight} />
+              <Cloud solution={solution} sight={sight} aim={aiming.aim} />
             </div>
-            <Ways solution={solution} />
+            <Ways solution={solution} sight={sight} aiming={aiming} />
           </>
         )}
         <Message solution={solution} />

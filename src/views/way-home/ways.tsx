@@ -2,28 +2,20 @@
 import { Input, Radio, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useEffect, useMemo, useState } from 'react';
+import { chanceByLine, mostAlong } from '@/core/aim-off';
 import { threeDigits } from '@/core/angle';
-import { faultWords } from '@/core/fault-words';
-import { readBearingText } from '@/core/log-text/read-bearing-text';
-import { bearingDegrees } from '@/core/reading';
 import type { North } from '@/core/north';
 import { stationName, stationPoints, type Solution } from '@/core/solve';
+import { chanceOfSight } from '@/core/sight';
 import { lightsOut } from '@/core/sun';
 import { NAISMITH_KMH, ownSpeed, walkMinutes } from '@/core/walk-time';
-import {
-  aimedOffHome,
-  azimuthOf,
-  backOverLegs,
-  homeBy,
-  straightHome,
-  type Stretch,
-  type WayHome,
-} from '@/core/ways-home';
+import { backOverLegs, homeBy, straightHome, type Stretch, type WayHome } from '@/core/ways-home';
 import { windWords } from '@/views/shared/entry-words';
 import { NORTH_SHORT } from '@/views/shared/norths/words';
 import { NumberField } from './number-field';
 import styles from './way-home.module.css';
-import { aimOffWords, WAY_NAMES, WORDS } from './words';
+import type { Aiming, Side } from './use-aiming';
+import { chanceWords, WAY_NAMES, WORDS } from './words';
 
 const fives = (metres: number) => 5 * Math.ceil(metres / 5);
 /** Back over many legs, the first few are told and the rest counted. */
@@ -39,39 +31,29 @@ function useNow(): number {
 }
 
 /** The ways home side by side; one is recommended, and the person decides. */
-export function Ways({ solution }: { solution: Solution }) {
+export function Ways({
+  solution,
+  sight,
+  aiming,
+}: {
+  solution: Solution;
+  /** How far home is seen, metres. */
+  sight: number;
+  aiming: Aiming;
+}) {
   const own = useMemo(() => ownSpeed(solution), [solution]);
   const [speed, setSpeed] = useState(() => Number((own ?? NAISMITH_KMH).toFixed(1)));
   const [climb, setClimb] = useState(0);
-  const [line, setLine] = useState('');
-  const [side, setSide] = useState<'left' | 'right'>('right');
   const [by, setBy] = useState<number | null>(null);
   const now = useNow();
-  const reading = line.trim() === '' ? null : readBearingText(line, solution.end.read);
-  const azimuth =
-    reading?.ok === true
-      ? azimuthOf(
-          { degrees: bearingDegrees(reading.value), north: reading.value.north },
-          solution.end.offset,
-        )
-      : null;
-  const aimed = azimuth === null ? null : aimedOffHome(solution, azimuth, side);
   const ways: WayHome[] = [straightHome(solution)];
-  if (aimed?.ok) ways.push(aimed.value);
+  if (aiming.way) ways.push(aiming.way);
   if (solution.traverse.legs > 1) ways.push(backOverLegs(solution));
   if (by !== null) ways.push(homeBy(solution, by));
   const minutes = (each: WayHome) => walkMinutes(each.metres, speed, climb);
   const place = solution.outing.start.position;
   const light = place ? lightsOut(place, now) : null;
   const shown = solution.outing.show.north;
-  const lineFault =
-    reading?.ok === false
-      ? faultWords(reading.fault)
-      : reading && azimuth === null
-        ? WORDS.needsDeclination
-        : aimed && !aimed.ok
-          ? aimOffWords(aimed.fault)
-          : null;
   const stations = stationPoints(solution).filter(
     (point) => point !== 0 && point !== solution.current,
   );
@@ -86,9 +68,9 @@ export function Ways({ solution }: { solution: Solution }) {
           </label>
           <Input
             id="line"
-            value={line}
+            value={aiming.line}
             placeholder={WORDS.lineHint}
-            onChange={(event) => setLine(event.target.value)}
+            onChange={(event) => aiming.setLine(event.target.value)}
             autoComplete="off"
           />
         </div>
@@ -96,8 +78,8 @@ export function Ways({ solution }: { solution: Solution }) {
           <span id="side">{WORDS.side}</span>
           <Radio.Group
             aria-labelledby="side"
-            value={side}
-            onChange={(event) => setSide(event.target.value as 'left' | 'right')}
+            value={aiming.side}
+            onChange={(event) => aiming.setSide(event.target.value as Side)}
             optionType="button"
             buttonStyle="solid"
             options={[
@@ -137,12 +119,13 @@ export function Ways({ solution }: { solution: Solution }) {
           onChange={setClimb}
         />
       </div>
-      {lineFault && <p className={styles.warning}>{lineFault}</p>}
+      {aiming.fault && <p className={styles.warning}>{aiming.fault}</p>}
       <ul className={styles.ways}>
         {ways.map((each) => (
           <Way
             key={each.kind}
             way={each}
+            sight={sight}
             north={shown}
             minutes={minutes(each)}
             arrives={now + minutes(each) * 60_000}
@@ -199,12 +182,14 @@ function recommendation(ways: readonly WayHome[]): string {
 
 function Way({
   way,
+  sight,
   north,
   minutes,
   arrives,
   sunset,
 }: {
   way: WayHome;
+  sight: number;
   north: North;
   minutes: number;
   arrives: number;
@@ -219,7 +204,7 @@ function Way({
         {way.stretches.slice(0, MOST_TOLD).map((stretch, index) => (
           <li key={index}>
             {way.aim && index === 1
-              ? `Then turn ${way.aim.turn} along it, about ${Math.round(way.aim.alongMetres)} m, at most ${Math.round(2 * way.aim.alongMetres)} m, to ${stretch.to}.`
+              ? `Then turn ${way.aim.turn} along it, about ${Math.round(way.aim.alongMetres)} m, at most ${Math.round(mostAlong(way.aim))} m, to ${stretch.to}.`
               : stretchWords(stretch, north)}
           </li>
         ))}
@@ -230,6 +215,12 @@ function Way({
         {fives(way.withinMetres)} m · {Math.round(minutes)} min · there at{' '}
         {dayjs(arrives).format('HH:mm')}
         {dark && <b className={styles.warning}> {WORDS.dark}</b>}
+      </p>
+      <p data-testid="way-chance">
+        {WORDS.wayChance(
+          sight,
+          chanceWords(way.aim ? chanceByLine(way.aim, sight) : chanceOfSight(way.miss, sight)),
+        )}
       </p>
     </li>
   );

@@ -48,6 +48,9 @@ export const WORDS = {
   cancel: 'Stop',
   simulated: (trials: string, sight: string, closed: string) =>
     `Of ${trials} walks ${sight} % ended within sight; the formula says ${closed} %.`,
+  simulatedAimed: (trials: string, sight: string, closed: string) =>
+    `Aimed off, of ${trials} walks ${sight} % came within sight along the line; the formula says ${closed} %.`,
+  wayChance: (range: number, chance: string) => `Within sight (${range} m): ${chance}.`,
   failed: 'The simulation broke off. The figures above do not need it.',
   message: 'To send or read out',
   copy: 'Copy',
