@@ -1,6 +1,7 @@
+import { besideLeg } from './beside-leg';
 import { linePlaces } from './station-lines';
 import type { Solution } from './solve';
-import { radians, type Metres } from './units';
+import type { Metres } from './units';
 
 /** Something logged on the way out that lies near the way that is walked now. */
 export interface Passed {
@@ -15,7 +16,7 @@ const NEAR_METRES = 40;
 
 /** What was seen on the way out beside the way between two stations, in the order in which it is passed. */
 export function onTheWay(solution: Solution, from: number, to: number): Passed[] {
-  const { east, north, bearingDegrees, from: origins } = solution.traverse;
+  const { east, north } = solution.traverse;
   const [x1, y1] = [east[from]!, north[from]!];
   const [dx, dy] = [east[to]! - x1, north[to]! - y1];
   const length = Math.hypot(dx, dy);
@@ -36,13 +37,8 @@ export function onTheWay(solution: Solution, from: number, to: number): Passed[]
       take(entry.to, east[leg]!, north[leg]!);
     }
     if (entry.kind !== 'at' || leg === 0) return;
-    const b = radians(bearingDegrees[leg]!);
-    const aside = (entry.side === 'left' ? -1 : 1) * (entry.sideMetres ?? 0);
-    take(
-      entry.what,
-      east[origins[leg]!]! + entry.metres * Math.sin(b) + aside * Math.cos(b),
-      north[origins[leg]!]! + entry.metres * Math.cos(b) - aside * Math.sin(b),
-    );
+    const spot = besideLeg(solution, leg, entry);
+    take(entry.what, spot.east, spot.north);
   });
   return passed.sort((a, b) => a.alongMetres - b.alongMetres);
 }

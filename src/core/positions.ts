@@ -1,8 +1,9 @@
 import geodesic from 'geographiclib-geodesic';
 import { normalised } from './angle';
+import type { PlaneSpot } from './beside-leg';
 import type { Position } from './logbook';
 import type { Solution } from './solve';
-import { degrees } from './units';
+import { degrees, radians } from './units';
 
 const { WGS84 } = geodesic.Geodesic;
 
@@ -12,11 +13,22 @@ const { WGS84 } = geodesic.Geodesic;
  * Algorithms for geodesics, J. Geodesy 87, 2013, through geographiclib-geodesic.
  */
 export function positionOf(solution: Solution, station: number): Position | null {
+  const { east, north } = solution.traverse;
+  return positionAt(solution, { east: east[station]!, north: north[station]! });
+}
+
+/** The same for any spot of the plane. */
+export function positionAt(solution: Solution, { east, north }: PlaneSpot): Position | null {
   const start = solution.outing.start.position;
   if (!start || solution.working !== 'true') return null;
-  const east = solution.traverse.east[station]!;
-  const north = solution.traverse.north[station]!;
   const azimuth = normalised(degrees(Math.atan2(east, north)));
   const end = WGS84.Direct(start.latitude, start.longitude, azimuth, Math.hypot(east, north));
   return { latitude: end.lat2!, longitude: end.lon2! };
+}
+
+/** Where a position lies in the plane about a start: the vector whose geodesic leads there. The inverse of `positionAt`. */
+export function planeSpot(start: Position, { latitude, longitude }: Position): PlaneSpot {
+  const line = WGS84.Inverse(start.latitude, start.longitude, latitude, longitude);
+  const azimuth = radians(line.azi1!);
+  return { east: line.s12! * Math.sin(azimuth), north: line.s12! * Math.cos(azimuth) };
 }

@@ -1,8 +1,15 @@
+import { csvFormat } from './csv';
 import type { Format } from './format';
+import { geoJsonFormat } from './geojson';
+import { gpxFormat } from './gpx';
 import { jsonFormat } from './json';
+import { kmlFormat } from './kml';
 import { logFormat } from './log';
+import { svgFormat } from './svg';
 
-/** Every file format. A new one is one more file and one more row here. */
+/** Every format that a logbook can be written in. A new one is one more file and one more row here. */
 export const FORMATS: ReadonlyMap<string, Format> = new Map(
-  [logFormat, jsonFormat].map((format) => [format.name, format]),
+  [logFormat, jsonFormat, gpxFormat, geoJsonFormat, kmlFormat, csvFormat, svgFormat].map(
+    (format) => [format.name, format],
+  ),
 );

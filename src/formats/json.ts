@@ -3,7 +3,7 @@ import type { Fault } from '../core/faults';
 import { logbookSchema, type Logbook, type Outing } from '../core/logbook';
 import { fail, ok } from '../core/result';
 import { solve } from '../core/solve';
-import type { FileFault, Format } from './format';
+import type { FileFault, LogbookFormat } from './format';
 
 /** A logbook file larger than this is refused, in bytes. */
 export const LARGEST_LOGBOOK = 8_000_000;
@@ -33,7 +33,7 @@ const refuse = (message: string) =>
   fail([{ fault: { code: 'schema', message } as Fault, path: '' }]);
 
 /** The logbook file: JSON of the schema in core/logbook.ts, which keeps fields that it does not know. */
-export const jsonFormat: Format = {
+export const jsonFormat: LogbookFormat = {
   name: 'json',
   mediaType: 'application/json',
   fileEnding: '.cairn.json',
@@ -59,5 +59,5 @@ export const jsonFormat: Format = {
     }
     return ok(logbook);
   },
-  write: (logbook) => `${JSON.stringify(logbook, null, 2)}\n`,
+  write: (logbook) => ok(`${JSON.stringify(logbook, null, 2)}\n`),
 };

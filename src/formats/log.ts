@@ -2,10 +2,10 @@ import { readLog } from '../core/log-text/read-log';
 import { writeLog } from '../core/log-text/write-log';
 import { ok } from '../core/result';
 import { logbookOf } from './json';
-import type { Format } from './format';
+import type { LogbookFormat } from './format';
 
 /** The plain-text log: one outing a file. */
-export const logFormat: Format = {
+export const logFormat: LogbookFormat = {
   name: 'log',
   mediaType: 'text/plain',
   fileEnding: '.log.txt',
@@ -13,5 +13,5 @@ export const logFormat: Format = {
     const log = readLog(text, 'outing', models);
     return log.ok ? ok(logbookOf([log.value.outing], new Date(0).toISOString())) : log;
   },
-  write: (logbook) => logbook.outings.map(writeLog).join('\n'),
+  write: (logbook) => ok(logbook.outings.map(writeLog).join('\n')),
 };

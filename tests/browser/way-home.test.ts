@@ -178,7 +178,7 @@ describe('paper and guide', () => {
       'main',
       /Home: 233° as the needle reads, 500 m, 325 paces, south-west, to Dock/,
     );
-    expect(await visitor.page.$$eval('tbody tr', (rows) => rows.length)).toBe(10);
+    expect(await visitor.page.$$eval('tbody tr', (rows) => rows.length)).toBe(11);
     const pages = async () => {
       const pdf = Buffer.from(await visitor.page.pdf({ preferCSSPageSize: true })).toString(
         'latin1',

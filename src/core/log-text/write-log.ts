@@ -141,7 +141,8 @@ export function writeConvergence(setting: ConvergenceSetting): string {
   return setting.source === 'model' ? 'model' : `proj ${setting.definition}`;
 }
 
-function headerLines(outing: Outing): string[] {
+/** The lines at the head of a log, without line breaks. */
+export function headerLines(outing: Outing): string[] {
   const { date, start, declination, correction, convergence, show } = outing;
   const lines = ['cairn-back log 1'];
   if (outing.name !== '') lines.push(`outing ${outing.name}`);

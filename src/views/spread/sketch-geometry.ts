@@ -1,4 +1,5 @@
 import { radians, type Metres } from '@/core/units';
+import { besideLeg } from '@/core/beside-leg';
 import type { Ellipse } from '@/core/error-model';
 import { landmarks } from '@/core/landmarks';
 import type { Thing } from '@/core/logbook';
@@ -173,21 +174,6 @@ export function raysPath(solution: Solution): string {
       }),
     )
     .join('');
-}
-
-/** The place of something seen on a leg: metres along it, and to its left or right. */
-function besideLeg(
-  { traverse }: Solution,
-  leg: number,
-  seen: { metres: Metres; side?: 'left' | 'right'; sideMetres?: Metres },
-): { east: Metres; north: Metres } {
-  const bearing = radians(traverse.bearingDegrees[leg]!);
-  const across = (seen.side === 'left' ? -1 : 1) * (seen.sideMetres ?? 0);
-  const origin = traverse.from[leg]!;
-  return {
-    east: traverse.east[origin]! + seen.metres * Math.sin(bearing) + across * Math.cos(bearing),
-    north: traverse.north[origin]! + seen.metres * Math.cos(bearing) - across * Math.sin(bearing),
-  };
 }
 
 /** The leg nearest to a spot on the screen, within reach of a finger; 0 when none is. */

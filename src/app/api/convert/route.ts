@@ -1,5 +1,6 @@
 import { FORMATS } from '@/formats';
-import { answering, onlyMethod, Refused } from '../answers';
+import { earthModels } from '@/core/earth-models-loaded';
+import { answering, onlyMethod, Refused, unreadable } from '../answers';
 import { submitted } from '../submitted';
 
 /** POST /api/convert?to=FORMAT with a log or a logbook of one outing: the same in another format. */
@@ -12,7 +13,9 @@ export const POST = answering(async (request) => {
     throw new Refused(400, { message, path: 'to', expected: names });
   }
   const { logbook } = await submitted(request);
-  return new Response(format.write(logbook), {
+  const written = format.write(logbook, earthModels);
+  if (!written.ok) throw unreadable(written.fault[0]!);
+  return new Response(written.value, {
     headers: { 'Content-Type': `${format.mediaType}; charset=utf-8` },
   });
 });

@@ -1,0 +1,80 @@
+import type { Position } from '../core/logbook';
+import { fail, ok, type Result } from '../core/result';
+import { fileFault, type FileFault } from './format';
+import { GPX_TYPES } from './gpx';
+import { isPosition, MOST_POSITIONS, plainName, type Track, type Tracks } from './tracks';
+import { attribute, children, childText, readXml, type XmlNode } from './xml-tree';
+
+/** A point whose position can't be read: where in the file, and what stood there. */
+class BadPoint extends Error {
+  constructor(
+    readonly path: string,
+    readonly found: string,
+  ) {
+    super(path);
+  }
+}
+
+function position(point: XmlNode, path: string): Position {
+  const [lat, lon] = [attribute(point, 'lat'), attribute(point, 'lon')];
+  const found = { latitude: coordinate(lat), longitude: coordinate(lon) };
+  if (!isPosition(found)) throw new BadPoint(path, `lat="${lat ?? ''}" lon="${lon ?? ''}"`);
+  return found;
+}
+
+const coordinate = (text: string | null): number =>
+  text !== null && /^\s*[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(text) ? Number(text) : NaN;
+
+/** A GPX file: waypoints, and tracks and routes as lines. Our own way home is left out: it is worked out anew. */
+export function readGpx(text: string): Result<Tracks, FileFault[]> {
+  const tree = readXml(text);
+  if (!tree.ok) return tree;
+  const root = children(tree.value, 'gpx')[0];
+  if (!root) return fail([fileFault('This is XML, but not GPX: it has no element “gpx”.')]);
+  try {
+    return ok(tracksOf(root));
+  } catch (thrown) {
+    if (!(thrown instanceof BadPoint)) throw thrown;
+    const message = `${thrown.path}: ${thrown.found.slice(0, 120)} is not a position; expected a latitude from -90 to 90 and a longitude from -180 to 180.`;
+    return fail([fileFault(message, { path: thrown.path })]);
+  }
+}
+
+function tracksOf(root: XmlNode): Tracks {
+  const lines: Track[] = [];
+  let count = 0;
+  const take = (points: readonly XmlNode[], path: string): Position[] => {
+    count += points.length;
+    if (count > MOST_POSITIONS) throw new BadPoint(path, `More than ${MOST_POSITIONS} positions`);
+    return points.map((point, index) => position(point, `${path}[${index}]`));
+  };
+  children(root, 'trk').forEach((track, number) => {
+    const parts = children(track, 'trkseg').map((segment, part) =>
+      take(children(segment, 'trkpt'), `trk[${number}].trkseg[${part}].trkpt`),
+    );
+    const name = plainName(childText(track, 'name'));
+    // A break in the recording is walked like the rest: the line goes on where the next part begins.
+    if (parts.some(({ length }) => length > 0)) lines.push({ name, positions: parts.flat() });
+  });
+  children(root, 'rte').forEach((route, number) => {
+    if (childText(route, 'type') === GPX_TYPES.home) return;
+    const positions = take(children(route, 'rtept'), `rte[${number}].rtept`);
+    if (positions.length > 0) lines.push({ name: plainName(childText(route, 'name')), positions });
+  });
+  const waypoints = children(root, 'wpt');
+  const places = take(waypoints, 'wpt');
+  const points = waypoints.map((point, index) => ({
+    name: plainName(childText(point, 'name')) || `Point ${index + 1}`,
+    note: plainName(childText(point, 'desc'), 500) || undefined,
+    position: places[index]!,
+  }));
+  return { lines, points, day: dayOf(root) };
+}
+
+function dayOf(root: XmlNode): string | null {
+  const first = children(root, 'trk').flatMap((track) => children(track, 'trkseg'))[0];
+  const point = first && children(first, 'trkpt')[0];
+  const meta = children(root, 'metadata')[0];
+  const time = (point && childText(point, 'time')) || (meta && childText(meta, 'time')) || '';
+  return /^\d{4}-\d{2}-\d{2}(?=T)/.exec(time)?.[0] ?? null;
+}
