@@ -5,20 +5,47 @@ import type { CountRecord } from './count';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
-/** The app's database: the journals of all outings, those of counts that are under way, and the pace profiles. */
+/** A nightly copy of all outings as they stood, as the text of a logbook file. */
+export interface NightlyCopy {
+  /** YYYY-MM-DD on the device's calendar. */
+  readonly day: string;
+  readonly at: string;
+  readonly outings: number;
+  readonly text: string;
+}
+
+/** When something was last done that the app reminds of, and how many changes were written by then. */
+export interface Mark {
+  readonly name: 'backup';
+  readonly at: string;
+  readonly changes: number;
+}
+
+/** The app's database: journals of outings and of counts under way, pace profiles, nightly copies, and when things were done. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
   declare readonly profiles: Table<PaceProfile, string>;
+  declare readonly copies: Table<NightlyCopy, string>;
+  declare readonly marks: Table<Mark, string>;
 
   constructor(name = 'cairn-back') {
     // Strict: a transaction is complete only when its data are on the disk, not in the system's buffer.
     super(name, { chromeTransactionDurability: 'strict' });
     // Every released version stays listed, so that a database of any of them is carried on.
     this.version(1).stores({ changes: '[outing+number]' });
-    this.version(SCHEMA_VERSION).stores({ counts: '[count+number]', profiles: 'id' });
+    this.version(2).stores({ counts: '[count+number]', profiles: 'id' });
+    this.version(SCHEMA_VERSION).stores({ copies: 'day', marks: 'name' });
+    // Dexie would open a database of a newer app as it stands, and write into it what that app may not understand.
+    this.on('ready', (opened) => {
+      // Dexie counts a version as ten of the browser's.
+      const version = (opened as CairnDatabase).backendDB().version / 10;
+      if (version > SCHEMA_VERSION) {
+        throw new Dexie.VersionError(`version ${version} is newer than ${SCHEMA_VERSION}`);
+      }
+    });
   }
 }
 

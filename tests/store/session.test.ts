@@ -191,22 +191,4 @@ describe('faults of the database', () => {
     expect(storeFault(named('Whatever'))).toBe('failed');
     expect(storeFault('text')).toBe('failed');
   });
-
-  it('a database of a newer version is left alone', async () => {
-    const name = `newer-${count++}`;
-    const newer = new Dexie(name);
-    newer.version(SCHEMA_VERSION + 1).stores({ changes: '[outing+number]', later: 'id' });
-    await newer.open();
-    await newer.table('later').add({ id: 1 });
-    newer.close();
-    const database = new CairnDatabase(name);
-    opened.push(database);
-    // Dexie opens a newer database as it stands: nothing in it may be lost by that.
-    await shelf(database).catch((error: unknown) => expect(storeFault(error)).toBe('newer'));
-    database.close();
-    const back = new Dexie(name);
-    back.version(SCHEMA_VERSION + 1).stores({ changes: '[outing+number]', later: 'id' });
-    expect(await back.table('later').count()).toBe(1);
-    back.close();
-  });
 });
