@@ -9,7 +9,7 @@ const securityHeaders = [
   { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
   {
     key: 'Permissions-Policy',
-    value: 'camera=(), microphone=(), geolocation=(self), payment=(), usb=()',
+    value: 'camera=(self), microphone=(), geolocation=(self), payment=(), usb=()',
   },
 ];
 

@@ -8,6 +8,7 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { Frame } from '@/ui/frame';
 import { LIGHT_SCRIPT } from '@/ui/light-script';
+import { NightlyCopy } from '@/views/shared/nightly-copy';
 
 export const metadata: Metadata = {
   title: 'Cairn Back',
@@ -30,6 +31,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <script dangerouslySetInnerHTML={{ __html: LIGHT_SCRIPT }} />
         <AntdRegistry>
           <Frame>{children}</Frame>
+          <NightlyCopy />
         </AntdRegistry>
       </body>
     </html>

@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { addEntry, strikeEntry } from '@/core/edit/commands';
 import { writeLog } from '@/core/log-text/write-log';
-import { CairnDatabase, SCHEMA_VERSION } from '@/store/database';
+import { CairnDatabase } from '@/store/database';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { mark, putOnShelf, shelf } from '@/store/shelf';
 import { storeFault } from '@/store/store-fault';

@@ -8,7 +8,7 @@ import { stationName, type Solution } from '@/core/solve';
 import { PlainPage } from '@/views/shared/plain-page';
 import { useNamedSolution } from '@/views/shared/use-solution';
 import { ViewHeader } from '@/views/shared/view-header';
-import { NumberField } from '@/views/way-home/number-field';
+import { NumberField } from '@/views/shared/number-field';
 import styles from './layout.module.css';
 
 const UNITS = ['hand span', 'centimetre', 'inch', 'notebook edge', 'boot'] as const;

@@ -53,6 +53,9 @@ export function Shelf() {
       <header className={styles.header}>
         <CairnMark />
         <span className={styles.brand}>Cairn Back</span>
+        <a href="/files" className={styles.guide}>
+          {WORDS.files}
+        </a>
         <a href="/guide" className={styles.guide}>
           {WORDS.guide}
         </a>
@@ -95,6 +98,12 @@ export function Shelf() {
             </button>
           </p>
         )}
+        {state.status === 'ready' && state.backup.due && (
+          <p role="status" className={styles.status}>
+            {WORDS.due(state.backup.changesSince, state.backup.at !== null)}{' '}
+            <a href="/files">{WORDS.backUp}</a>
+          </p>
+        )}
         {state.status === 'loading' && <p className={styles.status}>{WORDS.loading}</p>}
         {empty && (
           <section className={styles.empty}>
@@ -106,6 +115,9 @@ export function Shelf() {
               </Button>
               <Button size="large" href="/step-off">
                 {WORDS.stepOff}
+              </Button>
+              <Button size="large" href="/files">
+                {WORDS.takeIn}
               </Button>
               <Button size="large" onClick={() => attempt(async () => open(await openDemo()))}>
                 {WORDS.demo}

@@ -3,6 +3,7 @@ import { liveQuery } from 'dexie';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { readLines } from '@/core/log-text/read-log';
 import { blankOuting, type Outing } from '@/core/logbook';
+import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
 import { mark, putOnShelf, shelf, type Shelved } from '@/store/shelf';
 import { storeFault, type StoreFault } from '@/store/store-fault';
@@ -12,7 +13,7 @@ import { ownPaces } from '@/views/shared/own-paces';
 export type ShelfState =
   | { status: 'loading' }
   | { status: 'failed'; fault: StoreFault }
-  | { status: 'ready'; outings: readonly Shelved[] };
+  | { status: 'ready'; outings: readonly Shelved[]; backup: BackupState };
 
 const DEMO_ID = 'demo-rain-gauges';
 const DEMO_LOG = '/demo/rain-gauges.log.txt';
@@ -50,10 +51,14 @@ export function useShelf() {
     });
     const live = liveQuery(async () => {
       const database = browserDatabase();
-      return { outings: await shelf(database), written: await database.changes.count() };
+      return {
+        outings: await shelf(database),
+        written: await database.changes.count(),
+        backup: await backupState(database, new Date()),
+      };
     }).subscribe({
-      next: ({ outings, written }) => {
-        setState({ status: 'ready', outings });
+      next: ({ outings, written, backup }) => {
+        setState({ status: 'ready', outings, backup });
         if (written > 0 || asked.current) return;
         asked.current = true;
         void serverWantsDemo().then(async (wanted) => {

@@ -4,6 +4,11 @@ export const WORDS = {
   start: 'Start an outing',
   stepOff: 'Step off',
   guide: 'Guide',
+  files: 'Files',
+  backUp: 'Back up',
+  due: (changes: number, ever: boolean) =>
+    `${changes.toLocaleString('en')} changes ${ever ? 'since the last backup' : 'and no backup yet'}: they are on this device alone.`,
+  takeIn: 'Take in a file',
   demo: 'Open the demo outing',
   whatItIs:
     'Write down each bearing and each count of paces as you walk; the sketch grows with it.\nAt any moment Cairn Back tells the bearing and the distance straight home.',

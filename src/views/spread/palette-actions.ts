@@ -26,6 +26,7 @@ export const paletteActions = (id: string, open: Open, keys: KeyActions): Palett
     { name: 'Paper, to print', act: view('/paper') },
     { name: 'Pegs and string', act: view('/pegs') },
     { name: 'Guide and field checks', act: view('/guide') },
+    { name: 'Files: hand out, take in, back up', act: view('/files') },
     { name: 'Norths', act: view('/norths') },
     { name: 'Paces', act: view('/paces') },
     { name: 'Keys', keys: '?', act: () => open('shortcuts') },

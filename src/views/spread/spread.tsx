@@ -27,6 +27,7 @@ export function Spread() {
           words="Part of this log is damaged on this device. Below is all that can be read, and after it what can’t, as it stands. Save it before anything else."
           text={`${readable}\n# What could not be read, from change ${state.damage.number} on:\n${raw.replace(/^/gm, '# ')}\n`}
         />
+        <a href="/files">{WORDS.toCopies}</a>
       </PlainPage>
     );
   }

@@ -11,6 +11,7 @@ const VIEWS = [
   { path: '/norths', name: 'Norths' },
   { path: '/paces', name: 'Paces' },
   { path: '/count', name: 'Counter' },
+  { path: '/files', name: 'Files' },
   { path: '/guide', name: 'Guide' },
 ] as const;
 

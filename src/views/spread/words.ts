@@ -113,5 +113,6 @@ export const WORDS = {
   zoomIn: 'Nearer',
   zoomOut: 'Farther',
   fit: 'Show all',
+  toCopies: 'Look for a copy of it in Files',
   cloud: 'Show where a thousand walks home would end',
 } as const;

@@ -7,7 +7,7 @@ import { converted } from '@/core/north';
 import { searchPattern, type Pattern, type SearchLeg } from '@/core/search-pattern';
 import type { Solution } from '@/core/solve';
 import { azimuthAcross } from '@/core/ways-home';
-import { NumberField } from '@/views/way-home/number-field';
+import { NumberField } from '@/views/shared/number-field';
 import styles from './walk.module.css';
 import { WORDS } from './words';
 

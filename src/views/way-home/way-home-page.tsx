@@ -10,7 +10,7 @@ import { doubtByLeg } from '@/core/ways-home';
 import { ellipse } from '@/core/error-model';
 import { ViewHeader } from '@/views/shared/view-header';
 import { Cloud } from './cloud';
-import { NumberField } from './number-field';
+import { NumberField } from '@/views/shared/number-field';
 import { useAiming } from './use-aiming';
 import styles from './way-home.module.css';
 import { Ways } from './ways';

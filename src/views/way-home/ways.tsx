@@ -12,7 +12,7 @@ import { NAISMITH_KMH, ownSpeed, walkMinutes } from '@/core/walk-time';
 import { backOverLegs, homeBy, straightHome, type Stretch, type WayHome } from '@/core/ways-home';
 import { windWords } from '@/views/shared/entry-words';
 import { NORTH_SHORT } from '@/views/shared/norths/words';
-import { NumberField } from './number-field';
+import { NumberField } from '@/views/shared/number-field';
 import styles from './way-home.module.css';
 import type { Aiming, Side } from './use-aiming';
 import { chanceWords, WAY_NAMES, WORDS } from './words';

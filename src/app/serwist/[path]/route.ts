@@ -15,6 +15,7 @@ const PAGES = [
   '/paper',
   '/pegs',
   '/guide',
+  '/files',
   '/demo/rain-gauges.log.txt',
   '/manifest.webmanifest',
 ];

@@ -1,0 +1,11 @@
+import jsQR from 'jsqr';
+
+/** The bytes of the code in a picture, dark on light or light on dark; null when there is none that can be read. */
+export function readCode(
+  data: Uint8ClampedArray,
+  width: number,
+  height: number,
+): Uint8Array | null {
+  const found = jsQR(data, width, height, { inversionAttempts: 'attemptBoth' });
+  return found ? Uint8Array.from(found.binaryData) : null;
+}
