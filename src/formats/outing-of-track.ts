@@ -1,6 +1,12 @@
 import { normalised } from '../core/angle';
 import type { PlaneSpot } from '../core/beside-leg';
-import { blankOuting, isStartName, type Entry, type Outing } from '../core/logbook';
+import {
+  blankOuting,
+  isStartName,
+  LARGEST_READING,
+  type Entry,
+  type Outing,
+} from '../core/logbook';
 import { planeSpot } from '../core/positions';
 import { fail, ok, type Result } from '../core/result';
 import { degrees, radians, type Metres } from '../core/units';
@@ -15,6 +21,8 @@ export interface TrackOuting {
   readonly legs: number;
   /** Points that lie behind the start, where no leg passes them. */
   readonly leftOut: readonly string[];
+  /** Metres of the longest leg. */
+  readonly longest: Metres;
 }
 
 /** A leg shorter than this is no leg: recorders stand still and shiver. */
@@ -57,6 +65,10 @@ export function outingsOfTracks(
       const message = `The line “${track.name}” is too tangled for this tolerance: choose a larger one.`;
       return fail([fileFault(message)]);
     }
+    if (outing.longest > LARGEST_READING) {
+      const message = `The line “${track.name}” has a jump of ${Math.round(outing.longest / 1000)} km: that is no leg. Mend the file first.`;
+      return fail([fileFault(message)]);
+    }
     made.push(outing);
   }
   return ok(made);
@@ -83,6 +95,7 @@ function outingOf(
   const entries: Entry[] = [{ kind: 'read', north: 'true' }];
   const walked: { from: PlaneSpot; to: PlaneSpot; entry: number }[] = [];
   let at: PlaneSpot = { east: 0, north: 0 };
+  let longest = 0;
   const used = new Set<string>();
   const nameOf = (index: number) => {
     const name = names.get(index)?.name;
@@ -96,6 +109,7 @@ function outingOf(
     const [x, y] = [spots[index]!.east - at.east, spots[index]!.north - at.north];
     const metres = Math.round(Math.hypot(x, y) * METRES_KEPT) / METRES_KEPT;
     if (metres < LEAST_LEG_METRES) continue;
+    longest = Math.max(longest, metres);
     const value =
       (Math.round(normalised(degrees(Math.atan2(x, y))) * DEGREES_KEPT) / DEGREES_KEPT) % 360;
     const to = nameOf(index);
@@ -123,7 +137,7 @@ function outingOf(
     show: { north: 'true' },
     entries,
   };
-  return { outing, positions: spots.length, legs: walked.length, leftOut };
+  return { outing, positions: spots.length, legs: walked.length, leftOut, longest };
 }
 
 /** Puts each point after the leg that passes it nearest, as something seen; gives back the names of those that no leg passes. */
@@ -147,7 +161,8 @@ function putBeside(
       const away = Math.hypot(Math.max(0, -along, along - length), right);
       if (along >= 0 && (!best || away < best.away)) best = { after: entry, along, right, away };
     }
-    if (!best) {
+    const far = best && Math.max(best.along, Math.abs(best.right)) > LARGEST_READING;
+    if (!best || far) {
       leftOut.push(point.name);
       continue;
     }

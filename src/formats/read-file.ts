@@ -125,7 +125,9 @@ function readMap(
   if (!made.ok) return faulty(made.fault);
   const told = made.value.flatMap(({ outing, positions, legs, leftOut }) => [
     `“${outing.name || 'Line'}”: ${positions} positions become ${legs} legs, none farther than ${toleranceMetres} m from the line.`,
-    ...(leftOut.length > 0 ? [`Left out, since no leg passes them: ${leftOut.join(', ')}.`] : []),
+    ...(leftOut.length > 0
+      ? [`Left out, since no leg passes near them: ${leftOut.join(', ')}.`]
+      : []),
   ]);
   if (read.value.passedOver) told.push(`${read.value.passedOver} areas were passed over.`);
   const outings = made.value.map(({ outing }) => outing);

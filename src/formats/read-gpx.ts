@@ -1,4 +1,4 @@
-import type { Position } from '../core/logbook';
+import { isCalendarDay, type Position } from '../core/logbook';
 import { fail, ok, type Result } from '../core/result';
 import { fileFault, type FileFault } from './format';
 import { GPX_TYPES } from './gpx';
@@ -76,5 +76,6 @@ function dayOf(root: XmlNode): string | null {
   const point = first && children(first, 'trkpt')[0];
   const meta = children(root, 'metadata')[0];
   const time = (point && childText(point, 'time')) || (meta && childText(meta, 'time')) || '';
-  return /^\d{4}-\d{2}-\d{2}(?=T)/.exec(time)?.[0] ?? null;
+  const day = time.slice(0, 10);
+  return time[10] === 'T' && isCalendarDay(day) ? day : null;
 }

@@ -257,7 +257,7 @@ describe('a recorded line', () => {
     expect(outing.entries[1]).toMatchObject({ kind: 'leg', bearing: { value: 0, north: 'true' } });
     expect(outing.entries[2]).toMatchObject({ kind: 'at', side: 'right', what: 'rock' });
     expect((outing.entries[2] as { sideMetres: number }).sideMetres).toBeCloseTo(32.6, 0);
-    expect(read.told[1]).toBe('Left out, since no leg passes them: behind.');
+    expect(read.told[1]).toBe('Left out, since no leg passes near them: behind.');
     const log = FORMATS.get('log')!.write(logbookOf([outing], at), earthModels);
     expect(log.ok && readLog(log.value, 'x', earthModels).ok).toBe(true);
   });
