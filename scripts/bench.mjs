@@ -9,3 +9,4 @@ if (!existsSync('.next/script-hashes.json')) build();
 run('npx', 'tsx', 'bench/solve.ts');
 run('npx', 'tsx', 'bench/browser.ts');
 run('npx', 'tsx', 'bench/arrivals.ts');
+run('npx', 'tsx', 'bench/large-logbook.ts');

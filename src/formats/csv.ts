@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
 import { headerLines, writeBearing, writeDistance, writeEntry } from '../core/log-text/write-log';
 import type { EarthModels } from '../core/earth-models';
-import type { Leg, Outing } from '../core/logbook';
+import type { Leg, Outing, Position } from '../core/logbook';
 import type { North } from '../core/north';
-import { positionOf } from '../core/positions';
 import { bearingDegrees } from '../core/reading';
 import { ok } from '../core/result';
 import { solve, stationName, type Solution } from '../core/solve';
 import type { Format } from './format';
+import { placed } from './placed';
 
 /**
  * The columns that are written. `line` holds the line of the log as it stands, with the north of its bearing; with the lines of
@@ -38,6 +38,8 @@ type Row = Partial<Record<(typeof CSV_COLUMNS)[number], string | number>>;
 function rows(outing: Outing, models: EarthModels | null): Row[] {
   const solved = solve(outing, models);
   const solution = solved.ok ? solved.value : null;
+  const laid = placed(outing, models);
+  const positions = laid.ok ? laid.value.legs.map(({ ends }) => ends[1]) : [];
   let leg = 0;
   const head = headerLines(outing)
     .filter((line) => !/^(cairn-back|outing)\b/.test(line))
@@ -50,7 +52,12 @@ function rows(outing: Outing, models: EarthModels | null): Row[] {
     if ('what' in entry) row.note = entry.what;
     if (entry.kind !== 'leg') return row;
     leg++;
-    return { ...row, ...legCells(entry), number: leg, ...(solution ? worked(solution, leg) : {}) };
+    return {
+      ...row,
+      ...legCells(entry),
+      number: leg,
+      ...(solution ? worked(solution, leg, positions[leg - 1]) : {}),
+    };
   });
   return [...head, ...lines];
 }
@@ -69,9 +76,8 @@ function legCells(leg: Leg): Row {
   };
 }
 
-function worked(solution: Solution, leg: number): Row {
+function worked(solution: Solution, leg: number, position: Position | undefined): Row {
   const { traverse } = solution;
-  const position = positionOf(solution, leg);
   return {
     from: stationName(solution, traverse.from[leg]!),
     to: stationName(solution, solution.stationOfLeg[leg]!),

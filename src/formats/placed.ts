@@ -59,15 +59,32 @@ const WHY: Readonly<Record<Unplaced, string>> = {
 export const unplacedWords = (outing: Outing, why: Unplaced): string =>
   `“${outing.name || 'Outing'}” can’t be put on a map: ${WHY[why]}. A log, a table or a sketch needs neither.`;
 
+/** What was worked out of an outing, for the other map formats of the same archive; outings are never changed in place. */
+const kept = new WeakMap<
+  Outing,
+  { models: EarthModels | null; laid: Result<PlacedOuting, Unplaced> }
+>();
+
 /** Lays an outing on the earth; a name that stood for a station twice keeps the place of its first visit. */
 export function placed(outing: Outing, models: EarthModels | null): Result<PlacedOuting, Unplaced> {
+  const found = kept.get(outing);
+  if (found?.models === models) return found.laid;
+  const laid = lay(outing, models);
+  kept.set(outing, { models, laid });
+  return laid;
+}
+
+function lay(outing: Outing, models: EarthModels | null): Result<PlacedOuting, Unplaced> {
   if (!outing.start.position) return fail('no-position');
   const solved = solve(outing, models);
   if (!solved.ok) return fail('unsolved');
   const solution = solved.value;
   if (solution.working !== 'true') return fail('no-true-north');
-  const at = (point: number) => positionOf(solution, point)!;
-  const legs = legsOf(solution);
+  const positions = Array.from({ length: solution.traverse.legs + 1 }, (_, point) =>
+    positionOf(solution, point)!,
+  );
+  const at = (point: number) => positions[point]!;
+  const legs = legsOf(solution, at);
   const points: PlacedPoint[] = stationPoints(solution).map((point) => ({
     kind: 'station',
     name: stationName(solution, point),
@@ -87,7 +104,7 @@ export function placed(outing: Outing, models: EarthModels | null): Result<Place
   return ok({ outing, solution, points, legs, home: solution.current === 0 ? null : home });
 }
 
-function legsOf(solution: Solution): PlacedLeg[] {
+function legsOf(solution: Solution, at: (point: number) => Position): PlacedLeg[] {
   const { traverse, outing, entryOfLeg, stationOfLeg } = solution;
   return Array.from({ length: traverse.legs }, (_, index) => {
     const leg = index + 1;
@@ -97,7 +114,7 @@ function legsOf(solution: Solution): PlacedLeg[] {
       from: stationName(solution, origin),
       to: stationName(solution, stationOfLeg[leg]!),
       goesOn: leg > 1 && origin === index,
-      ends: [positionOf(solution, origin)!, positionOf(solution, leg)!],
+      ends: [at(origin), at(leg)],
       metres: traverse.lengthMetres[leg]!,
       trueDegrees: traverse.bearingDegrees[leg]!,
       entry: outing.entries[entryOfLeg[leg]!] as Leg,

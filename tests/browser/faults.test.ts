@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
+import { killRun } from '../support/kill-run';
 import { Visitor } from './visitor';
 
 /** Makes every write to the database fail as on a full device, until it is let go. */
@@ -96,5 +97,12 @@ describe('when the store fails', () => {
     await visitor.page.goto(`${visitor.url}/outing?id=nowhere`);
     await visitor.reads('main', /no such outing on this device/);
     await visitor.leave();
+  });
+
+  // A share of the long run, `npm run faults`.
+  it('no leg that the screen said was saved is lost when the browser is killed', async () => {
+    const tally = await killRun(inject('url'), 3, Math.floor(Date.now() / 1000));
+    expect(tally.lost).toEqual([]);
+    expect(tally.acknowledged).toBeGreaterThan(3);
   });
 });

@@ -224,12 +224,14 @@ describe('what can’t be put on a map', () => {
   it('leaves the rest of the archive as it is, and lists what was left out', () => {
     const files = unzipSync(writeZip(logbookOf([bare, demo.outing, demo.outing], at), earthModels));
     const names = Object.keys(files);
-    expect(names).toContain('logbook.cairn.json');
-    expect(names.filter((name) => name.endsWith('.gpx'))).toHaveLength(2);
+    for (const name of ['logbook.cairn.json', 'all.gpx', 'all.geojson', 'all.kml', 'all.csv']) {
+      expect(names).toContain(name);
+    }
+    expect(names.filter((name) => name.endsWith('.svg'))).toHaveLength(3);
     expect(names.filter((name) => name.endsWith('.log.txt'))).toHaveLength(3);
     expect(new Set(names.map((name) => name.toLowerCase())).size).toBe(names.length);
     expect(strFromU8(files['left-out.txt']!)).toMatch(
-      /position.*declination.*\n.*\.gpx\n.*\.geojson\n.*\.kml/,
+      /^“Rain gauges.*its start has no position.*\n$/,
     );
     const log = strFromU8(files[names.find((name) => name.endsWith('.log.txt'))!]!);
     expect(readLog(log, 'x', earthModels).ok).toBe(true);

@@ -2,7 +2,7 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import dayjs from 'dayjs';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { needsEarthModels } from '@/core/norths-of';
 import { solve } from '@/core/solve';
 import type { Shelved } from '@/store/shelf';
@@ -46,6 +46,7 @@ export function Shelf() {
       );
     });
 
+  const rows = useGrowing(state.status === 'ready' ? state.outings.length : 0);
   const failed = fault ?? (state.status === 'failed' ? state.fault : null);
   const empty = state.status === 'ready' && state.outings.length === 0;
   return (
@@ -128,7 +129,7 @@ export function Shelf() {
         )}
         {state.status === 'ready' && !empty && (
           <ul className={styles.list}>
-            {state.outings.map((shelved) => (
+            {state.outings.slice(0, rows).map((shelved) => (
               <OutingRow
                 key={shelved.page.outing.id}
                 shelved={shelved}
@@ -142,6 +143,21 @@ export function Shelf() {
       </main>
     </div>
   );
+}
+
+/** Rows that fill the first screen with some to spare, and how many join them at a time after it is painted. */
+const FIRST_ROWS = 16;
+const MORE_ROWS = 40;
+
+/** How many of these many rows to draw: the first screen at once, the rest when that is done. */
+function useGrowing(count: number): number {
+  const [drawn, setDrawn] = useState(FIRST_ROWS);
+  useEffect(() => {
+    if (drawn >= count) return;
+    const timer = setTimeout(() => startTransition(() => setDrawn(drawn + MORE_ROWS)));
+    return () => clearTimeout(timer);
+  }, [drawn, count]);
+  return drawn;
 }
 
 function OutingRow({
