@@ -13,7 +13,7 @@ import { placed } from './placed';
  * The columns that are written. `line` holds the line of the log as it stands, with the north of its bearing; with the lines of
  * the header, which have rows of their own, it is enough to make the outing again.
  */
-export const CSV_COLUMNS = [
+const CSV_COLUMNS = [
   'outing',
   'number',
   'kind',

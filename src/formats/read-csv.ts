@@ -64,7 +64,7 @@ const UNIT_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** A table larger than this is refused, in characters and in rows. */
-export const LARGEST_CSV = 8_000_000;
+const LARGEST_CSV = 8_000_000;
 const MOST_ROWS = 100_000;
 const MOST_FAULTS = 20;
 
@@ -103,6 +103,13 @@ export function readTable(text: string): Result<CsvTable, FileFault[]> {
     ]);
   }
   return ok({ head, rows, mapping: recognised(head) });
+}
+
+/** True when a text begins like a table: at least two cells of its first line are heads that are known. */
+export function looksLikeTable(text: string): boolean {
+  const cells = text.split(/[\r\n]/, 1)[0]!.split(/[,;\t]/);
+  const known = recognised(cells.map((cell) => cell.trim().replace(/^"|"$/g, '')));
+  return known.filter((field) => field !== null).length >= 2;
 }
 
 /** The same word may head but one column: the first that fits is taken. */

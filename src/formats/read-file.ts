@@ -8,7 +8,13 @@ import type { Metres } from '../core/units';
 import { fileFault, type FileFault } from './format';
 import { jsonFormat } from './json';
 import { outingsOfTracks } from './outing-of-track';
-import { outingsOfTable, readTable, type CsvMapping, type CsvTable } from './read-csv';
+import {
+  looksLikeTable,
+  outingsOfTable,
+  readTable,
+  type CsvMapping,
+  type CsvTable,
+} from './read-csv';
 import { readGeoJson } from './read-geojson';
 import { readGpx } from './read-gpx';
 import type { Tracks } from './tracks';
@@ -47,7 +53,7 @@ export interface UnreadFile {
 }
 
 /** A file larger than this is refused before it is looked at, in bytes. */
-export const LARGEST_FILE = 32_000_000;
+const LARGEST_FILE = 32_000_000;
 
 /** Reads a file of any kind that is known, by what it holds: its name is only a hint. All of it is read, or nothing. */
 export function readFile(
@@ -88,12 +94,6 @@ export function readText(
   if (/\.csv$/i.test(name) || looksLikeTable(begins)) return readCsv(text, models, choices);
   return readLog(text, models, choices);
 }
-
-/** A log's first line has no two separators before its note; a table's head has, and no digit leads it. */
-const looksLikeTable = (text: string): boolean => {
-  const first = text.split(/[\r\n]/, 1)[0]!;
-  return /^[^;\d#]+[,\t].*[,\t]/.test(first) && !/^(outing|start|cairn-back)\s/i.test(first);
-};
 
 const faulty = (faults: readonly FileFault[]) => fail<UnreadFile>({ faults });
 

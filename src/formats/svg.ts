@@ -7,10 +7,10 @@ import { solve, stationName, type Solution } from '../core/solve';
 import { fileFault, type Format } from './format';
 import { xmlText } from './xml-text';
 
-const WIDTH = 800;
-const MARGIN = 70;
-const LEAST_HEIGHT = 360;
-const MOST_HEIGHT = 1100;
+const WIDTH = 520;
+const MARGIN = 60;
+const LEAST_HEIGHT = 260;
+const MOST_HEIGHT = 720;
 const MOST_NAMES = 60;
 const LETTER = { magnetic: 'M', true: 'T', grid: 'G' } as const;
 
@@ -50,7 +50,7 @@ export function sketchSvg(solution: Solution): string {
     if (leg === 1 || origin !== leg - 1) path += `M${x(east[origin]!)} ${y(north[origin]!)}`;
     path += `L${x(east[leg]!)} ${y(north[leg]!)}`;
   }
-  const bar = roundBar(140 / k);
+  const bar = roundBar(110 / k);
   const words = homeWords(solution);
   const doubt = missAtHome(solution, current, 0);
   const label = ({ text, x: e, y: n, mark }: Named) =>

@@ -6,7 +6,7 @@ import { fileFault, type FileFault } from './format';
 export type XmlNode = Readonly<Record<string, unknown>>;
 
 /** A map file larger than this is refused, in characters. */
-export const LARGEST_XML = 16_000_000;
+const LARGEST_XML = 16_000_000;
 /** Deeper than any map file; a file made of nothing but beginnings stops here. */
 const DEEPEST = 64;
 

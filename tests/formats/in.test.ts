@@ -150,6 +150,12 @@ describe('a table', () => {
     expect(mapped.outings[0]!.entries).toMatchObject([
       { kind: 'leg', bearing: { value: 220 }, distance: { value: 65, unit: 'metres' }, note: '=x' },
     ]);
+    // A table is known by its heads, whatever parts its cells and whatever the file is called.
+    for (const mark of [',', ';', '\t']) {
+      const pasted = took(`Bearing${mark}Distance${mark}"Note"\n220${mark}65m${mark}snag\n`);
+      expect(pasted).toMatchObject({ kind: 'table', outings: [{ entries: [{ note: 'snag' }] }] });
+    }
+    expect(took('220 65m ; snag, forked, to the left\n').kind).toBe('log');
     expect(refused('bearing,distance,unit\n220,65,m\n420,10,m\n', 'x.csv')).toMatch(
       /Row 3, “420 10m”/,
     );

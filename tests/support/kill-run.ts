@@ -57,19 +57,21 @@ const legsInStore = (page: Page, outing: string): Promise<[number, number][]> =>
     outing,
   );
 
-/** Logs legs through the entry line as fast as the app takes them, and calls back for each that the screen says is saved. */
+/**
+ * Logs legs through the entry line as fast as the app takes them, and calls back for each that the screen says is saved. Written
+ * without functions of its own: a runner that names them would break it on its way into the page.
+ */
 const logLegs = (page: Page, first: number): Promise<void> =>
   page.evaluate(
     async (selector, from) => {
       const input = document.querySelector<HTMLInputElement>(selector)!;
       const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-      const pause = () => new Promise((resolve) => setTimeout(resolve));
       for (let n = from; ; n++) {
         set.call(input, `${String(n % 360).padStart(3, '0')} ${n + 1}m`);
         input.dispatchEvent(new Event('input', { bubbles: true }));
-        await pause();
+        await new Promise((resolve) => setTimeout(resolve));
         input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-        while (input.value !== '') await pause();
+        while (input.value !== '') await new Promise((resolve) => setTimeout(resolve));
         (globalThis as unknown as { saved: (n: number) => void }).saved(n);
       }
     },
@@ -106,8 +108,12 @@ export async function killRun(
         outing = new URL(page.url()).searchParams.get('id')!;
       } else await page.goto(`${url}/outing?id=${outing}`);
       await page.waitForSelector(LINE);
-      const died = logLegs(page, logged).catch(() => undefined);
+      let broken: unknown = null;
+      const died = logLegs(page, logged).catch((error: unknown) => {
+        if (browser.connected) broken = error;
+      });
       await new Promise((resolve) => setTimeout(resolve, 30 + roll(700)));
+      if (broken) throw broken;
       browser.process()!.kill('SIGKILL');
       await died;
       tally.kills++;

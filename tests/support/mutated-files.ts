@@ -2,7 +2,7 @@ import { strToU8 } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { earthModels } from '@/core/earth-models-loaded';
 import { readLog } from '@/core/log-text/read-log';
-import { outingSchema } from '@/core/logbook';
+import { outingSchema, type Outing } from '@/core/logbook';
 import { solve } from '@/core/solve';
 import { FORMATS } from '@/formats';
 import { logbookOf } from '@/formats/json';
@@ -136,6 +136,13 @@ export interface Tally {
   slowestMs: number;
 }
 
+/** What was read can be stored and worked out. */
+function mustBeWhole(outing: Outing): void {
+  const stored = outingSchema.safeParse(outing);
+  if (!stored.success) throw new Error(`not storable: ${JSON.stringify(stored.error.issues[0])}`);
+  if (!solve(outing, earthModels).ok) throw new Error('not solvable');
+}
+
 /** Reads many damaged files of a format. What is read must be whole: storable, solvable, and written again. */
 export function readMutated(format: string, files: number, seed: number): Tally {
   const roll = dice(seed);
@@ -153,13 +160,7 @@ export function readMutated(format: string, files: number, seed: number): Tally 
       });
       if (found.ok) {
         tally.read++;
-        for (const outing of found.value.outings) {
-          if (!outingSchema.safeParse(outing).success)
-            throw new Error(
-              `not storable: ${JSON.stringify(outingSchema.safeParse(outing).error?.issues[0])}`,
-            );
-          if (!solve(outing, earthModels).ok) throw new Error('not solvable');
-        }
+        found.value.outings.forEach(mustBeWhole);
       } else {
         tally.refused++;
         if (found.fault.faults.length === 0) throw new Error('refused without a word');

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { expectedWords, faultWords } from '@/core/fault-words';
+import { faultWords } from '@/core/fault-words';
 import type { FileFault } from '@/formats/format';
 import styles from './files.module.css';
 import { WORDS } from './words';
@@ -25,16 +25,12 @@ export function Faults({
     <div role="alert">
       <p className={styles.warning}>{WORDS.cantRead(name)}</p>
       <ul className={styles.faults}>
-        {faults.slice(0, MOST_SHOWN).map((fault, index) => {
-          const expected = expectedWords(fault.fault);
-          return (
-            <li key={index}>
-              {whereWords(fault)}
-              {faultWords(fault.fault)}
-              {expected && ` Expected: ${expected}.`}
-            </li>
-          );
-        })}
+        {faults.slice(0, MOST_SHOWN).map((fault, index) => (
+          <li key={index}>
+            {whereWords(fault)}
+            {faultWords(fault.fault)}
+          </li>
+        ))}
         {faults.length > MOST_SHOWN && <li>and {faults.length - MOST_SHOWN} more</li>}
       </ul>
       <Button onClick={onLeave}>{WORDS.leave}</Button>

@@ -37,8 +37,8 @@ export async function makeFile(
 const blob = (content: string | Uint8Array, type: string) =>
   new Blob([content as BlobPart], { type });
 
-/** Twice the drawing's size, so that names stay sharp when it is enlarged. */
-const DENSITY = 2;
+/** Three times the drawing's size, so that names stay sharp when it is enlarged. */
+const DENSITY = 3;
 
 /** A drawing as dots. */
 async function pictureOf(svg: string): Promise<Blob | null> {
