@@ -2,7 +2,7 @@ import type { PlaneSpot } from '../core/beside-leg';
 import type { Metres } from '../core/units';
 
 /** Distances worked out at most: a line that coils on itself by the ten thousand is refused instead of waited for. */
-const MOST_DISTANCES = 12_000_000;
+const MOST_DISTANCES = 5_000_000;
 
 /**
  * The points of a line that are needed so that it strays by no more than the tolerance (D. H. Douglas and T. K. Peucker,

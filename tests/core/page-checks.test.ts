@@ -10,7 +10,7 @@ import { readLog } from '@/core/log-text/read-log';
 import { writeLog } from '@/core/log-text/write-log';
 import { radians } from '@/core/units';
 import { leafRows, rowsWith } from '@/views/spread/leaf-rows';
-import { legsPaths, raysPath } from '@/views/spread/sketch-geometry';
+import { legsPaths, raysPath } from '@/formats/sketch/geometry';
 import { anyOuting, leg, outingOf, solved, solvedLog } from '../support/outings';
 
 const warnings = (text: string) => warningsOf(solvedLog(text).solution);

@@ -1,5 +1,5 @@
 import type { NorthsOfOuting } from '@/core/norths-of';
-import type { Spot } from './sketch-geometry';
+import type { Spot } from '@/formats/sketch/geometry';
 import styles from './sketch-leaf.module.css';
 
 const LENGTH = 74;

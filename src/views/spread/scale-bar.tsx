@@ -1,4 +1,4 @@
-import { barMetres, type View } from './sketch-geometry';
+import { barMetres, type View } from '@/formats/sketch/geometry';
 import styles from './sketch-leaf.module.css';
 
 const MOST_PIXELS = 140;

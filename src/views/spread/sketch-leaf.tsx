@@ -23,7 +23,7 @@ import type { GhostLeg } from '@/core/preview';
 import { CairnStones } from '@/ui/cairn-mark';
 import { ThingMark } from '@/ui/thing-mark';
 import type { Solution } from '@/core/solve';
-import { placedLabels } from './label-places';
+import { placedLabels } from '@/formats/sketch/label-places';
 import { NorthArrows } from './north-arrows';
 import { ScaleBar } from './scale-bar';
 import {
@@ -37,7 +37,7 @@ import {
   type Size,
   type Spot,
   type View,
-} from './sketch-geometry';
+} from '@/formats/sketch/geometry';
 import styles from './sketch-leaf.module.css';
 import { useView } from './use-view';
 import type { WayEnds } from './way-home-strip';

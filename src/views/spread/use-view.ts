@@ -2,7 +2,7 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import type { Size, View } from './sketch-geometry';
+import type { Size, View } from '@/formats/sketch/geometry';
 
 /** How far one may zoom: pixels a metre. */
 const ZOOM_LIMITS: [number, number] = [0.0005, 40];

@@ -1,9 +1,9 @@
-import { radians, type Metres } from '@/core/units';
-import { besideLeg } from '@/core/beside-leg';
-import type { Ellipse } from '@/core/error-model';
-import { landmarks } from '@/core/landmarks';
-import type { Thing } from '@/core/logbook';
-import { stationName, type Solution } from '@/core/solve';
+import { radians, type Metres } from '../../core/units';
+import { besideLeg } from '../../core/beside-leg';
+import type { Ellipse } from '../../core/error-model';
+import { landmarks } from '../../core/landmarks';
+import type { Thing } from '../../core/logbook';
+import { stationName, type Solution } from '../../core/solve';
 
 /** A view of the plane: screen = k·metres + offset, y downward. */
 export interface View {

@@ -1,5 +1,5 @@
-import type { Solution } from '@/core/solve';
-import { onScreen, type Mark, type Spot, type View } from './sketch-geometry';
+import type { Solution } from '../../core/solve';
+import { onScreen, type Mark, type Spot, type View } from './geometry';
 
 /** Where a label stands: its anchor, and the side of the mark that it is on. */
 export interface PlacedLabel {
