@@ -13,6 +13,9 @@ const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
 const FOLDER = 'docs/screenshots';
 const LINE = 'input[aria-label="Next line of the log"]';
 
+/** A line or two of another day on the plateau, as someone would paste them. */
+const DAY_TWO = 'outing Rain gauges, second day\npace 65 per 100 m\nstart Dock\n112 130p > Gauge 1';
+
 const onSpread = async (page, url) => {
   await page.goto(`${url}/outing?id=demo-rain-gauges`);
   await page.waitForSelector('[data-testid=home-sentence]');
@@ -177,6 +180,30 @@ const PICTURES = [
     act: async (page, url) => {
       await page.goto(`${url}/guide`);
       await page.waitForSelector('main h2', { visible: true });
+    },
+  },
+  {
+    name: 'files',
+    viewport: { width: 1280, height: 1000 },
+    light: 'day',
+    act: async (page, url) => {
+      await onView(page, url, '/files');
+      await page.type('#pasted', DAY_TWO);
+      const read = await page.waitForSelector('::-p-text(Read it)');
+      await read.click();
+      await page.waitForSelector('[data-testid=preview]');
+    },
+  },
+  {
+    name: 'codes-phone',
+    viewport: PHONE,
+    light: 'night',
+    act: async (page, url) => {
+      await onView(page, url, '/files');
+      const show = await page.waitForSelector('::-p-text(Show codes)');
+      await show.evaluate((button) => button.closest('button').click());
+      const code = await page.waitForSelector('[data-testid=code] svg');
+      await code.evaluate((svg) => svg.scrollIntoView({ block: 'center' }));
     },
   },
 ];

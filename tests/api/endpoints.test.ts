@@ -115,7 +115,7 @@ describe('what can’t be answered', () => {
     expect(await errorOf(await post(convert.POST, '000 1m', { query: '?to=doc' }))).toMatchObject({
       status: 400,
       path: 'to',
-      expected: 'log or json',
+      expected: 'log, json, gpx, geojson, kml, csv, svg',
     });
     expect(await errorOf(await post(home.POST, '{}', { type: 'application/json' }))).toMatchObject({
       status: 400,
@@ -181,6 +181,36 @@ describe('what can’t be answered', () => {
     await answer.text();
     expect(answer.status).toBe(200);
     expect(performance.now() - start).toBeLessThan(2000);
+  });
+});
+
+describe('POST /api/convert to the map formats and a table', () => {
+  it.each([
+    ['gpx', 'application/gpx+xml', /^<\?xml[^]*<rte>[^]*<trkseg>/],
+    ['geojson', 'application/geo+json', /"kind":"?\s*"way-home"|"kind": "way-home"/],
+    ['kml', 'application/vnd.google-earth.kml+xml', /<Placemark><name>Leg 14/],
+    ['csv', 'text/csv', /^outing,number,kind[^]*,Gauge 5,/],
+    ['svg', 'image/svg+xml', /<title>Rain gauges, first day/],
+  ])('%s has its media type and holds the outing', async (format, type, holds) => {
+    const answer = await post(convert.POST, demo, { query: `?to=${format}` });
+    expect(answer.status).toBe(200);
+    expect(answer.headers.get('content-type')).toBe(`${type}; charset=utf-8`);
+    expect(await answer.text()).toMatch(holds);
+  });
+
+  it('without a position a map is refused with why, and the rest is not', async () => {
+    for (const format of ['gpx', 'geojson', 'kml']) {
+      const answer = await post(convert.POST, 'outing Bog\n000 100m\n', { query: `?to=${format}` });
+      expect(await errorOf(answer)).toMatchObject({
+        status: 400,
+        path: 'outings[0]',
+        message: expect.stringContaining('“Bog” can’t be put on a map: its start has no position'),
+      });
+    }
+    for (const format of ['csv', 'svg', 'json', 'log']) {
+      const answer = await post(convert.POST, '000 100m\n', { query: `?to=${format}` });
+      expect(answer.status).toBe(200);
+    }
   });
 });
 

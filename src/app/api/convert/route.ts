@@ -8,7 +8,7 @@ export const POST = answering(async (request) => {
   const wanted = new URL(request.url).searchParams.get('to') ?? '';
   const format = FORMATS.get(wanted);
   if (!format) {
-    const names = [...FORMATS.keys()].join(' or ');
+    const names = [...FORMATS.keys()].join(', ');
     const message = `Can’t convert to “${wanted.slice(0, 80)}”.`;
     throw new Refused(400, { message, path: 'to', expected: names });
   }
