@@ -85,11 +85,11 @@ export function readText(
 ): Result<FileRead, UnreadFile> {
   const begins = text.replace(/^\uFEFF/, '').trimStart();
   if (begins === '') return fail({ faults: [fileFault('There is nothing in this file.')] });
-  if (begins.startsWith('<')) return readMap('gpx', readGpx(text), choices);
+  if (begins.startsWith('<')) return readMap('gpx', readGpx(text), models, choices);
   if (begins.startsWith('{') || begins.startsWith('[')) {
     return /"format"\s*:\s*"cairn-back/.test(text)
       ? readLogbook(text, models)
-      : readMap('geojson', readGeoJson(text), choices);
+      : readMap('geojson', readGeoJson(text), models, choices);
   }
   if (/\.csv$/i.test(name) || looksLikeTable(begins)) return readCsv(text, models, choices);
   return readLog(text, models, choices);
@@ -118,19 +118,33 @@ function readLogbook(text: string, models: EarthModels | null): Result<FileRead,
 function readMap(
   kind: 'gpx' | 'geojson',
   read: Result<Tracks & { readonly passedOver?: number }, FileFault[]>,
+  models: EarthModels | null,
   { toleranceMetres, today, newId }: ReadChoices,
 ): Result<FileRead, UnreadFile> {
   if (!read.ok) return faulty(read.fault);
   const made = outingsOfTracks(read.value, toleranceMetres, today, newId);
   if (!made.ok) return faulty(made.fault);
-  const told = made.value.flatMap(({ outing, positions, legs, leftOut }) => [
-    `“${outing.name || 'Line'}”: ${positions} positions become ${legs} legs, none farther than ${toleranceMetres} m from the line.`,
-    ...(leftOut.length > 0
-      ? [`Left out, since no leg passes near them: ${leftOut.join(', ')}.`]
-      : []),
-  ]);
+  const told: string[] = [];
+  const outings: Outing[] = [];
+  for (const { outing, positions, legs, leftOut } of made.value) {
+    const name = outing.name || 'Line';
+    told.push(
+      `“${name}”: ${positions} positions become ${legs} legs, none farther than ${toleranceMetres} m from the line.`,
+    );
+    if (leftOut.length > 0) {
+      told.push(`Left out, since no leg passes near them: ${leftOut.join(', ')}.`);
+    }
+    const fault = unsolved(outing, models);
+    const dated = { ...outing, date: { day: today, note: `recorded on ${outing.date?.day}` } };
+    if (fault?.fault.code === 'model-out-of-window' && !unsolved(dated, models)) {
+      told.push(
+        `“${name}” was recorded on ${outing.date?.day}, which the model of the earth’s field does not reach: today’s declination stands in.`,
+      );
+      outings.push(dated);
+    } else if (fault) return faulty([{ fault: fault.fault }]);
+    else outings.push(outing);
+  }
   if (read.value.passedOver) told.push(`${read.value.passedOver} areas were passed over.`);
-  const outings = made.value.map(({ outing }) => outing);
   return ok({ kind, outings, profiles: [], told, thinned: true });
 }
 

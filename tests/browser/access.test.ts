@@ -31,6 +31,7 @@ const VIEWS = [
   '/paper',
   '/pegs',
   '/guide',
+  '/files',
 ];
 
 /** Waits until nothing moves: half-faded text has no fair contrast. */

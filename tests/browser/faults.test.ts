@@ -99,6 +99,61 @@ describe('when the store fails', () => {
     await visitor.leave();
   });
 
+  it('a database of a newer version is told plainly, and stays as it is', async () => {
+    const visitor = await Visitor.arrive();
+    await visitor.page.goto(`${visitor.url}/guide`);
+    // The browser counts ten to a version of the app's.
+    const newer = 990;
+    await visitor.page.evaluate(
+      (version) =>
+        new Promise<void>((resolve) => {
+          const open = indexedDB.open('cairn-back', version);
+          open.onupgradeneeded = () => {
+            for (const name of ['changes', 'counts', 'profiles', 'copies', 'marks']) {
+              const keyPath = { changes: ['outing', 'number'], counts: ['count', 'number'] }[name];
+              open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
+            }
+          };
+          open.onsuccess = () => {
+            open.result.close();
+            resolve();
+          };
+        }),
+      newer,
+    );
+    for (const path of ['/', '/files', '/outing?id=x']) {
+      await visitor.page.goto(visitor.url + path);
+      await visitor.reads('main', /written by a newer version of Cairn Back/);
+    }
+    const version = await visitor.page.evaluate(
+      async () => (await indexedDB.databases()).find(({ name }) => name === 'cairn-back')?.version,
+    );
+    expect(version).toBe(newer);
+    await visitor.context.close();
+  });
+
+  it('what names and notes hold stays text on every page', async () => {
+    const visitor = await Visitor.arrive();
+    await visitor.startOuting();
+    const id = new URL(visitor.page.url()).searchParams.get('id')!;
+    const harm = '<img src=x onerror="document.title=1"><script>document.title=2</script>';
+    await visitor.log(`000 100m > ${harm} ; ${harm}`);
+    await visitor.log(`at 40 left 12 ; ${harm}`);
+    await visitor.log('090 100m');
+    for (const path of ['outing', 'way', 'walk', 'paper', 'pegs', 'files', 'norths']) {
+      await visitor.page.goto(`${visitor.url}/${path}?id=${id}`);
+      await visitor.page.waitForSelector('main h2, [data-testid=home-sentence]');
+      const found = await visitor.page.evaluate(() => ({
+        images: document.querySelectorAll('main img').length,
+        scripts: document.querySelectorAll('main script').length,
+        title: document.title,
+      }));
+      expect(found, path).toMatchObject({ images: 0, scripts: 0 });
+      expect(found.title).not.toMatch(/^[12]$/);
+    }
+    await visitor.leave();
+  });
+
   // A share of the long run, `npm run faults`.
   it('no leg that the screen said was saved is lost when the browser is killed', async () => {
     const tally = await killRun(inject('url'), 3, Math.floor(Date.now() / 1000));

@@ -121,12 +121,20 @@ describe('two tabs', () => {
       ['/paper', 'main', /Home: 233°/],
       ['/pegs', '[data-testid=closing]', /The string should give 233°/],
       ['/guide', 'main', /9 checks are open/],
+      ['/files', 'main', /Back up everything/],
       ['/step-off', 'main', /There is no such outing|Which way do you go/],
       ['/way', '[data-testid=sure]', /Nineteen times in twenty/],
     ] as const) {
       await page.goto(`${visitor.url}${path}?id=${id}`);
       await visitor.reads(at, says);
     }
+    // What the Files view loads only when it is asked for is there too.
+    await page.goto(`${visitor.url}/files?id=${id}`);
+    await visitor.choose('Archive');
+    await visitor.reads('[data-testid=handed-out]', /\.zip was written/);
+    await visitor.choose('Show codes');
+    await page.waitForSelector('[data-testid=code] svg');
+    await page.goto(`${visitor.url}/way?id=${id}`);
     // A worker's script that a cache answers loses what the bundler passes it, unless the cache is told.
     await visitor.choose('Walk it a million times');
     await visitor.reads('[data-testid=simulated]', /Of 1,000,000 walks/);

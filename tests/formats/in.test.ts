@@ -268,6 +268,19 @@ describe('a recorded line', () => {
     expect(log.ok && readLog(log.value, 'x', earthModels).ok).toBe(true);
   });
 
+  it('of a day that the model does not reach takes today’s declination, and says so', () => {
+    const gpx = (day: string) =>
+      `<gpx><trk><name>Old</name><trkseg><trkpt lat="54.2" lon="-63.5"><time>${day}T10:00:00Z</time></trkpt><trkpt lat="54.21" lon="-63.5"/></trkseg></trk></gpx>`;
+    const old = took(gpx('2006-08-14'));
+    expect(old.outings[0]!.date).toEqual({ day: '2026-11-23', note: 'recorded on 2006-08-14' });
+    expect(old.told[1]).toMatch(/recorded on 2006-08-14, which the model .* does not reach/);
+    expect(solution(old.outings[0]!).working).toBe('true');
+    const recent = took(gpx('2026-08-14'));
+    expect(recent.outings[0]!.date).toEqual({ day: '2026-08-14' });
+    // A day that is none is passed over, as if the file had named none.
+    expect(took(gpx('2026-98-14')).outings[0]!.date).toEqual({ day: '2026-11-23' });
+  });
+
   it('a position that is none is refused with its place in the file', () => {
     const gpx = (lat: string) =>
       `<gpx><trk><trkseg><trkpt lat="1" lon="2"/><trkpt lat="${lat}" lon="2"/></trkseg></trk></gpx>`;
