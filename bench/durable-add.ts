@@ -1,4 +1,4 @@
-import { addEntry } from '../src/core/edit/commands';
+import { addEntry } from '../src/core/edit/command';
 import { blankOuting, type Leg } from '../src/core/logbook';
 import { CairnDatabase } from '../src/store/database';
 import { OutingSession } from '../src/store/outing-session';

@@ -83,3 +83,8 @@ export function ellipse({ xx, xy, yy }: Covariance): Ellipse {
     azimuthDegrees: azimuth >= 180 ? azimuth - 180 : azimuth,
   };
 }
+
+/** True when a miss lies inside the 95 % ellipse of a covariance that is not degenerate. */
+export const insideEllipse = ({ xx, xy, yy }: Covariance, east: Metres, north: Metres): boolean =>
+  yy * east * east - 2 * xy * east * north + xx * north * north <=
+  CHI_SQUARE_95 * (xx * yy - xy * xy);

@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import type { EarthModels } from '../core/earth-models';
-import type { Command } from '../core/edit/commands';
-import { faultOf } from '../core/edit/commands';
+import type { Command } from '../core/edit/command';
+import { faultOf } from '../core/edit/command';
 import type { Fault } from '../core/faults';
 import type { Change, ChangeRecord } from './change';
 import { openingFault, type CairnDatabase } from './database';

@@ -61,6 +61,7 @@ describe.each(sizes)('the way home, on a %s', (_name, viewport) => {
 
   it('walks a million times in workers, agrees with the formula, and can be stopped', async () => {
     const visitor = await at('/way', viewport, OUT);
+    await visitor.reads('[data-testid=inside]', /^9[2-7]\d of them lie inside the ellipse/);
     await pressed(visitor, 'Walk it a million times');
     await visitor.reads(
       '[data-testid=simulated]',

@@ -1,20 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { addEntry, faultOf, type Command } from '@/core/edit/command';
 import {
-  addEntry,
   correctEntry,
-  changeHeader,
   extentOfLeg,
-  faultOf,
   insertEntry,
   moveLeg,
   remarkOn,
-  renameStation,
-  setUpOuting,
   strikeEntry,
-  type SetUp,
-  type Command,
-} from '@/core/edit/commands';
+} from '@/core/edit/ink';
+import { changeHeader, setUpOuting, type SetUp } from '@/core/edit/set-up';
+import { renameStation } from '@/core/edit/rename-station';
 import { applied, inverse } from '@/core/edit/operations';
 import { warningsOf } from '@/core/checks';
 import { writeLog } from '@/core/log-text/write-log';

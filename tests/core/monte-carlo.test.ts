@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { chanceByLine } from '@/core/aim-off';
 import { aimedWalk, lineHome } from '@/core/aimed-walk';
+import { ellipse, insideEllipse } from '@/core/error-model';
 import { missCovariance } from '@/core/home';
 import {
   addedArrivals,
@@ -246,14 +247,22 @@ describe('walks over and over', () => {
     const at = solution.current;
     const drawn = thousandArrivals(walkOf(solution, -east[at]!, -north[at]!));
     expect(drawn).toHaveLength(2000);
-    const { xx, xy, yy } = missCovariance(solution, at, 0);
+    const miss = missCovariance(solution, at, 0);
     let inside = 0;
     for (let i = 0; i < drawn.length; i += 2) {
-      const [e, n] = [drawn[i]!, drawn[i + 1]!];
-      const chi = (yy * e * e - 2 * xy * e * n + xx * n * n) / (xx * yy - xy * xy);
-      // Chi-square with two degrees of freedom, 95 %: 5.991 (Abramowitz and Stegun 1964, table 26.8; memory).
-      if (chi < 5.991) inside++;
+      if (insideEllipse(miss, drawn[i]!, drawn[i + 1]!)) inside++;
     }
+    // Nineteen in twenty of a thousand, give or take four times √(1000·0.95·0.05).
     expect(Math.abs(inside - 950)).toBeLessThan(28);
+    // The ellipse's own tips: just inside is in, just outside is out.
+    const { semiMajorMetres, azimuthDegrees } = ellipse(miss);
+    const turn = (azimuthDegrees * Math.PI) / 180;
+    for (const [share, expected] of [
+      [0.999, true],
+      [1.001, false],
+    ] as const) {
+      const reach = share * semiMajorMetres;
+      expect(insideEllipse(miss, reach * Math.sin(turn), reach * Math.cos(turn))).toBe(expected);
+    }
   });
 });

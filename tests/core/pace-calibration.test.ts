@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
 import { doubtShares } from '@/core/doubt-shares';
-import { takePaces } from '@/core/edit/commands';
+import { takePaces } from '@/core/edit/set-up';
 import { applied } from '@/core/edit/operations';
 import { faultWords as wordsOf } from '@/core/fault-words';
 import { missAtHome, missCovariance } from '@/core/home';

@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { addEntry } from '@/core/edit/commands';
+import { addEntry } from '@/core/edit/command';
 import { earthModels } from '@/core/earth-models-loaded';
 import type { Outing } from '@/core/logbook';
 import { jsonFormat } from '@/formats/json';

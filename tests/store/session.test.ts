@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { addEntry, strikeEntry } from '@/core/edit/commands';
+import { addEntry } from '@/core/edit/command';
+import { strikeEntry } from '@/core/edit/ink';
 import { writeLog } from '@/core/log-text/write-log';
 import { CairnDatabase } from '@/store/database';
 import { OutingSession, type SessionState } from '@/store/outing-session';

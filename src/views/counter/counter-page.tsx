@@ -3,7 +3,7 @@ import { EyeOutlined, UndoOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Input, Radio } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { addEntries, type Command } from '@/core/edit/commands';
+import { addEntries, type Command } from '@/core/edit/command';
 import { faultWords } from '@/core/fault-words';
 import type { Solution } from '@/core/solve';
 import { devicesAreSimulated } from '@/devices';

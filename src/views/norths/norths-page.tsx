@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { angleWords } from '@/core/angle';
 import { warningsOf } from '@/core/checks';
 import type { EarthModels, FieldAtPlace } from '@/core/earth-models';
-import type { SetUp } from '@/core/edit/commands';
+import type { SetUp } from '@/core/edit/set-up';
 import type { Solution } from '@/core/solve';
 import { ViewHeader } from '@/views/shared/view-header';
 import { CORRECTION_WORDS, northsSentence } from '@/views/shared/norths/words';

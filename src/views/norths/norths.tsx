@@ -1,6 +1,6 @@
 'use client';
 import { faultWords } from '@/core/fault-words';
-import { setUpOuting, type SetUp } from '@/core/edit/commands';
+import { setUpOuting, type SetUp } from '@/core/edit/set-up';
 import { STORE_WORDS } from '@/ui/store-words';
 import { PlainPage } from '@/views/shared/plain-page';
 import { useEarthModels } from '@/views/shared/use-earth-models';

@@ -3,7 +3,7 @@ import { Button, Select } from 'antd';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { takePaces } from '@/core/edit/commands';
+import { takePaces } from '@/core/edit/set-up';
 import { faultWords } from '@/core/fault-words';
 import { paceLines } from '@/core/pace-calibration';
 import { STORE_WORDS } from '@/ui/store-words';

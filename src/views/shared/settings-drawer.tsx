@@ -1,7 +1,7 @@
 'use client';
 import { Alert, Button, Drawer, Form, Input } from 'antd';
 import { useMemo, useState } from 'react';
-import { isGeneralPace, type SetUp } from '@/core/edit/commands';
+import { isGeneralPace, type SetUp } from '@/core/edit/set-up';
 import { faultWords } from '@/core/fault-words';
 import { readLine } from '@/core/log-text/read-line';
 import { writeEntry } from '@/core/log-text/write-log';

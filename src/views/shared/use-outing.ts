@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useSyncExternalStore } from 'react';
-import type { Command } from '@/core/edit/commands';
+import type { Command } from '@/core/edit/command';
 import { canUseEarthModels } from '@/core/norths-of';
 import { solve } from '@/core/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';

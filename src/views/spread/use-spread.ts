@@ -2,20 +2,17 @@
 import equal from 'fast-deep-equal';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { faultWords } from '@/core/fault-words';
+import { addEntry, type Command } from '@/core/edit/command';
 import {
-  addEntry,
   correctEntry,
-  changeHeader,
   insertEntry,
   moveLeg,
   remarkOn,
-  renameStation,
-  setUpOuting,
   strikeEntry,
-  type Command,
-  type SetUp,
   type Strike,
-} from '@/core/edit/commands';
+} from '@/core/edit/ink';
+import { changeHeader, setUpOuting, type SetUp } from '@/core/edit/set-up';
+import { renameStation } from '@/core/edit/rename-station';
 import { applied } from '@/core/edit/operations';
 import { understand, type Understanding } from '@/core/log-text/understand';
 import { writeEntry, writeLog } from '@/core/log-text/write-log';

@@ -3,7 +3,7 @@ import { Button, Input } from 'antd';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
 import { threeDigits } from '@/core/angle';
-import { addEntries, type Command } from '@/core/edit/commands';
+import { addEntries, type Command } from '@/core/edit/command';
 import { faultWords } from '@/core/fault-words';
 import { way } from '@/core/home';
 import { writeEntry } from '@/core/log-text/write-log';

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Progress } from 'antd';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { ellipse } from '@/core/error-model';
+import { ellipse, insideEllipse } from '@/core/error-model';
 import { missCovariance } from '@/core/home';
 import { chanceByLine, type AimOff } from '@/core/aim-off';
 import { thousandArrivals, walkOf, type HomeInSight, type Walk } from '@/core/monte-carlo';
@@ -36,6 +36,9 @@ export function Cloud({
   const drawn = useMemo(() => thousandArrivals(walk), [walk]);
   const miss = missCovariance(solution, current, 0);
   const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(miss);
+  const inside = Array.from({ length: drawn.length / 2 }, (_, i) =>
+    insideEllipse(miss, drawn[2 * i]!, drawn[2 * i + 1]!),
+  ).filter(Boolean).length;
   const k = HALF / (1.35 * Math.max(semiMajorMetres, sight));
   const dots = Array.from({ length: drawn.length / 2 }, (_, i) => {
     const [x, y] = [drawn[2 * i]! * k, -drawn[2 * i + 1]! * k];
@@ -63,7 +66,9 @@ export function Cloud({
           {stationName(solution, 0)}
         </text>
       </svg>
-      <p className={styles.soft}>{WORDS.cloudHow}</p>
+      <p className={styles.soft}>
+        {WORDS.cloudHow} <span data-testid="inside">{WORDS.inside(inside)}</span>
+      </p>
       <Million solution={solution} walk={walk} sight={sight} aim={aim} />
     </section>
   );

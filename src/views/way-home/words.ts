@@ -44,6 +44,8 @@ export const WORDS = {
   cloud: 'A thousand walks',
   cloudHow:
     'Each dot is where one walk out and home would end, drawn with the errors that the page reckons with.',
+  inside: (count: number) =>
+    `${count} of them lie inside the ellipse; nineteen in twenty would be 950.`,
   simulate: 'Walk it a million times',
   cancel: 'Stop',
   simulated: (trials: string, sight: string, closed: string) =>

@@ -4,7 +4,7 @@ import { readLine } from '@/core/log-text/read-line';
 import { writeAngle, writeConvergence } from '@/core/log-text/write-log';
 import type { Correction, Header, Outing } from '@/core/logbook';
 import type { North } from '@/core/north';
-import { readNorthAtEnd } from '@/core/edit/commands';
+import { readNorthAtEnd } from '@/core/edit/set-up';
 import { correctionOf } from '@/core/norths-of';
 
 /** The norths of an outing as a person edits them: text as typed, choices as chosen. */
