@@ -1,7 +1,6 @@
 'use client';
 import { RedoOutlined, SettingOutlined, UndoOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Outing } from '@/core/logbook';
 import { warningsOf } from '@/core/checks';
@@ -11,13 +10,12 @@ import { STORE_WORDS } from '@/ui/store-words';
 import { EntryLine } from './entry-line';
 import { HeaderWarnings } from './header-warnings';
 import { LeafBar } from './leaf-bar';
-import { isLeg, leafRows, legAt, rowsWith, struckCount } from './leaf-rows';
-import type { LineDialog } from './line-dialogs';
+import { leafRows, legAt, rowsWith, struckCount } from './leaf-rows';
 import { LineTools } from './line-tools';
 import { LogLeaf } from './log-leaf';
-import { paletteActions } from './palette-actions';
 import { Rescue } from './rescue';
 import { SketchLeaf } from './sketch-leaf';
+import { SpreadDialogs, type Dialog } from './spread-dialogs';
 import styles from './spread.module.css';
 import { useKeys } from './use-keys';
 import type { OpenOuting } from '@/views/shared/use-outing';
@@ -26,46 +24,6 @@ import { ViewsMenu } from './views-menu';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { northsSentence } from '@/views/shared/norths/words';
 import { editingWords, WORDS } from './words';
-
-const LegPad = dynamic(() => import('./leg-pad').then((it) => it.LegPad), { ssr: false });
-const Palette = dynamic(() => import('@/ui/palette').then((it) => it.Palette), { ssr: false });
-const HistoryDrawer = dynamic(() => import('./history-drawer').then((it) => it.HistoryDrawer), {
-  ssr: false,
-});
-const ShortcutsDialog = dynamic(
-  () => import('./shortcuts-dialog').then((it) => it.ShortcutsDialog),
-  { ssr: false },
-);
-const HalfCircle = dynamic(() => import('./half-circle').then((it) => it.HalfCircle), {
-  ssr: false,
-});
-const LineForm = dynamic(() => import('./line-form').then((it) => it.LineForm), { ssr: false });
-const LegForm = dynamic(() => import('./leg-form').then((it) => it.LegForm), { ssr: false });
-const SettingsDrawer = dynamic(
-  () => import('@/views/shared/settings-drawer').then((it) => it.SettingsDrawer),
-  {
-    ssr: false,
-  },
-);
-const RenameDialog = dynamic(() => import('./rename-dialog').then((it) => it.RenameDialog), {
-  ssr: false,
-});
-const WayEndsDialog = dynamic(() => import('./way-ends-dialog').then((it) => it.WayEndsDialog), {
-  ssr: false,
-});
-
-type Dialog =
-  | 'form'
-  | 'pad'
-  | 'settings'
-  | 'rename'
-  | 'ends'
-  | 'palette'
-  | 'history'
-  | 'shortcuts'
-  | 'half-circle'
-  | LineDialog
-  | null;
 
 /** The open book: log on the left leaf, sketch on the right, the way home across the foot. */
 export function SpreadBook({
@@ -280,75 +238,18 @@ export function SpreadBook({
         onChoose={() => setDialog('ends')}
         onStraightHome={() => setEnds(null)}
       />
-      {dialog === 'form' && (
-        <LegForm
-          solution={solution}
-          leg={
-            editing?.how === 'replace' && isLeg(editing.seen)
-              ? editing.seen
-              : understanding.kind === 'entry' && isLeg(understanding.entry)
-                ? understanding.entry
-                : null
-          }
-          onSave={(entry) => {
-            setDialog(null);
-            void spread.saveEntry(entry);
-          }}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'pad' && (
-        <LegPad
-          solution={solution}
-          onSave={(entry) => {
-            setDialog(null);
-            void spread.saveEntry(entry);
-          }}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'palette' && (
-        <Palette
-          title={WORDS.more}
-          actions={paletteActions(outing.id, setDialog, keys)}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'history' && (
-        <HistoryDrawer history={open.history} onClose={() => setDialog(null)} />
-      )}
-      {dialog === 'shortcuts' && <ShortcutsDialog onClose={() => setDialog(null)} />}
-      {dialog === 'half-circle' && <HalfCircle onClose={() => setDialog(null)} />}
-      {dialog !== null && typeof dialog === 'object' && (
-        <LineForm
-          key={dialog.key}
-          dialog={dialog}
-          solution={solution}
-          onSave={spread.saveLine}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'settings' && (
-        <SettingsDrawer outing={outing} onSave={spread.setUp} onClose={() => setDialog(null)} />
-      )}
-      {dialog === 'rename' && (
-        <RenameDialog
-          name={stationName(solution, chosenStation)}
-          onRename={(to) => spread.rename(stationName(solution, chosenStation), to)}
-          onClose={() => setDialog(null)}
-        />
-      )}
-      {dialog === 'ends' && (
-        <WayEndsDialog
-          solution={solution}
-          ends={known ?? { from: solution.current, to: 0 }}
-          onChoose={(chosenEnds) => {
-            setEnds(chosenEnds);
-            setDialog(null);
-          }}
-          onClose={() => setDialog(null)}
-        />
-      )}
+      <SpreadDialogs
+        dialog={dialog}
+        setDialog={setDialog}
+        open={open}
+        outing={outing}
+        solution={solution}
+        spread={spread}
+        keys={keys}
+        chosenStation={chosenStation}
+        ends={known}
+        setEnds={setEnds}
+      />
     </div>
   );
 }

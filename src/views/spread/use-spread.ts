@@ -259,3 +259,5 @@ export function useSpread(open: OpenOuting, outing: Outing, solution: Solution |
     clearLine,
   };
 }
+
+export type SpreadState = ReturnType<typeof useSpread>;
