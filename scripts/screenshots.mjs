@@ -160,7 +160,7 @@ const PICTURES = [
   },
   {
     name: 'way-home',
-    viewport: { width: 1280, height: 1100 },
+    viewport: { width: 1280, height: 1300 },
     light: 'day',
     act: async (page, url) => {
       await onView(page, url, '/way');

@@ -63,7 +63,7 @@ export function TakeIn({
         <p className={styles.drop}>
           <InboxOutlined aria-hidden="true" /> {WORDS.drop}
         </p>
-        <p className={styles.soft}>{WORDS.dropWhich}</p>
+        <p>{WORDS.dropWhich}</p>
       </Upload.Dragger>
       <label htmlFor="pasted">{WORDS.paste}</label>
       <Input.TextArea
