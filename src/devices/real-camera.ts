@@ -10,7 +10,9 @@ const LONGEST_SIDE = 800;
 export function realCamera(): Camera {
   let stream: MediaStream | null = null;
   let timer: ReturnType<typeof setInterval> | null = null;
+  let stopped = false;
   const stop = () => {
+    stopped = true;
     if (timer) clearInterval(timer);
     for (const track of stream?.getTracks() ?? []) track.stop();
     stream = null;
@@ -27,8 +29,19 @@ export function realCamera(): Camera {
         const refused = error instanceof DOMException && error.name === 'NotAllowedError';
         return fail(refused ? 'refused' : 'absent');
       }
+      // Someone may have looked away while the permission was asked for.
+      if (stopped) {
+        stop();
+        return ok(null);
+      }
       video.srcObject = stream;
-      await video.play();
+      try {
+        await video.play();
+      } catch {
+        // Stopped before the first picture: then there is nobody to tell.
+        return stopped ? ok(null) : fail('no-answer');
+      }
+      if (stopped) return ok(null);
       const canvas = document.createElement('canvas');
       timer = setInterval(() => {
         if (video.videoWidth === 0) return;

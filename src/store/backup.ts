@@ -28,12 +28,13 @@ export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<
   };
 }
 
-/** Notes down that everything was backed up as it is now. */
-export async function markBackup(database: CairnDatabase, now: Date): Promise<void> {
-  await database.transaction('rw', database.changes, database.marks, async () => {
-    const changes = await database.changes.count();
-    await database.marks.put({ name: 'backup', at: now.toISOString(), changes });
-  });
+/** Notes down that the first so many changes were backed up: count them before the backup is made, so that none is passed over. */
+export async function markBackup(
+  database: CairnDatabase,
+  now: Date,
+  changes: number,
+): Promise<void> {
+  await database.marks.put({ name: 'backup', at: now.toISOString(), changes });
 }
 
 /** When the last backup was, and what came since. */

@@ -208,7 +208,7 @@ describe('a backup', () => {
     const session = new OutingSession(database, 'one', () => now);
     for (let i = 0; i < 19; i++) await session.run(addEntry(leg(10 * i, 10)), null);
     expect(await backupState(database, now)).toMatchObject({ changesSince: 20, due: true });
-    await markBackup(database, now);
+    await markBackup(database, now, 20);
     const days = (n: number) => new Date(now.getTime() + n * 86_400_000);
     expect(await backupState(database, days(30))).toMatchObject({
       at: now.toISOString(),
@@ -296,7 +296,7 @@ describe('databases of other versions', () => {
       expect((await onShelf(database)).get('one')).toEqual(outing('one'));
       expect(await database.profiles.count()).toBe(version >= 2 ? 1 : 0);
       expect(await database.counts.count()).toBe(version >= 2 ? 1 : 0);
-      await markBackup(database, now);
+      await markBackup(database, now, 1);
       expect(await backupState(database, now)).toMatchObject({ changesSince: 0 });
     },
   );

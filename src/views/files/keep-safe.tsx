@@ -30,13 +30,14 @@ export function KeepSafe({
     setBusy(true);
     try {
       const now = new Date();
+      const changes = await browserDatabase().changes.count();
       const logbook = await wholeLogbook(browserDatabase(), now);
       const written = jsonFormat.write(logbook, null);
       if (!written.ok) throw new Error('a logbook can always be written');
       const name = `cairn-back ${dayjs(now).format('YYYY-MM-DD HHmm')}.cairn.json`;
       const content = new Blob([written.value], { type: 'application/json' });
       if ((await hand(name, content)) !== false) {
-        await markBackup(browserDatabase(), now);
+        await markBackup(browserDatabase(), now, changes);
         setStatus(WORDS.backedNow(name));
       }
     } catch (error) {

@@ -80,7 +80,7 @@ export const WORDS = {
   camera: {
     absent: 'This device has no camera that can be used. Pictures of the codes do as well.',
     refused: 'The camera was not allowed. Allow it in the browser, or read pictures of the codes.',
-    'no-answer': 'That picture can’t be opened.',
+    'no-answer': 'Nothing can be seen: the picture can’t be opened, or the camera gave none.',
   },
   scanned: 'The outing from the other phone',
 } as const;
