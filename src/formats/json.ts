@@ -5,8 +5,8 @@ import { fail, ok } from '../core/result';
 import { solve } from '../core/solve';
 import type { FileFault, LogbookFormat } from './format';
 
-/** A logbook file larger than this is refused, in bytes. */
-export const LARGEST_LOGBOOK = 8_000_000;
+/** A logbook file larger than this is refused, in characters: a backup of some thousand outings of a hundred legs. */
+const LARGEST_LOGBOOK = 32_000_000;
 const MOST_FAULTS = 20;
 
 /** A logbook of these outings, said to be written at this moment (ISO 8601). */

@@ -68,7 +68,7 @@ describe('the logbook file', () => {
   it('refuses what is not JSON, and what is too large', () => {
     const cut = jsonFormat.read('{"format":', null);
     expect(!cut.ok && cut.fault[0]!.fault).toMatchObject({ code: 'schema' });
-    const large = jsonFormat.read('x'.repeat(8_000_001), null);
+    const large = jsonFormat.read('x'.repeat(32_000_001), null);
     expect(!large.ok && large.fault[0]!.fault).toMatchObject({ code: 'too-large' });
   });
 

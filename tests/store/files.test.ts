@@ -6,7 +6,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { addEntry } from '@/core/edit/command';
 import { earthModels } from '@/core/earth-models-loaded';
 import type { Outing } from '@/core/logbook';
-import { jsonFormat } from '@/formats/json';
+import { jsonFormat, logbookOf } from '@/formats/json';
 import {
   backupState,
   makeNightlyCopy,
@@ -184,6 +184,18 @@ describe('a backup', () => {
       }),
       { numRuns: 25, seed: 9 },
     );
+  });
+
+  it('of 300 outings with 100 legs each can be read again', () => {
+    const legs = Array.from({ length: 100 }, (_, n) =>
+      leg((n * 37) % 360, 50 + n, { note: 'snag' }),
+    );
+    const outings = Array.from({ length: 300 }, (_, n) => ({ ...outing(`o${n}`), entries: legs }));
+    const text = jsonFormat.write(logbookOf(outings, now.toISOString()), null);
+    // Larger than what a request may bring.
+    expect(text.ok && text.value.length).toBeGreaterThan(8_000_000);
+    const read = jsonFormat.read(text.ok ? text.value : '', null);
+    expect(read.ok && read.value.outings).toEqual(outings);
   });
 
   it('of a damaged outing has the page up to there, and the records as they are', async () => {

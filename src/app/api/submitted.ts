@@ -3,8 +3,11 @@ import { earthModels } from '@/core/earth-models-loaded';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
 import type { Logbook } from '@/core/logbook';
 import { solve, type Solution } from '@/core/solve';
-import { jsonFormat, LARGEST_LOGBOOK, logbookOf } from '@/formats/json';
+import { jsonFormat, logbookOf } from '@/formats/json';
 import { bodyText, Refused, unreadable } from './answers';
+
+/** A logbook in a request holds one outing, and is refused beyond this, in bytes. */
+const LARGEST_BODY = 8_000_000;
 
 /** A log or a logbook of one outing, read and worked out. */
 export interface Submitted {
@@ -18,7 +21,7 @@ export interface Submitted {
 export async function submitted(request: Request): Promise<Submitted> {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
   if (type === 'text/plain') return fromLog(await bodyText(request, LARGEST_LOG));
-  if (type === 'application/json') return fromLogbook(await bodyText(request, LARGEST_LOGBOOK));
+  if (type === 'application/json') return fromLogbook(await bodyText(request, LARGEST_BODY));
   throw new Refused(415, {
     message: `Can’t read the media type “${type.slice(0, 80)}”.`,
     expected: 'text/plain or application/json',
