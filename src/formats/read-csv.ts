@@ -105,11 +105,15 @@ export function readTable(text: string): Result<CsvTable, FileFault[]> {
   return ok({ head, rows, mapping: recognised(head) });
 }
 
-/** True when a text begins like a table: at least two cells of its first line are heads that are known. */
+/** A name or a remark at the head of a log may hold commas and any word. */
+const LOG_BEGINS = /^\s*(#|cairn-back|outing|start)/i;
+
+/** True when a text begins like a table: two cells of its first line are heads that are known, or one that says bearings. */
 export function looksLikeTable(text: string): boolean {
   const cells = text.split(/[\r\n]/, 1)[0]!.split(/[,;\t]/);
   const known = recognised(cells.map((cell) => cell.trim().replace(/^"|"$/g, '')));
-  return known.filter((field) => field !== null).length >= 2;
+  const named = known.filter((field) => field !== null).length;
+  return named >= 2 || (cells.length >= 2 && known.includes('bearing') && !LOG_BEGINS.test(text));
 }
 
 /** The same word may head but one column: the first that fits is taken. */

@@ -156,6 +156,9 @@ describe('a table', () => {
       expect(pasted).toMatchObject({ kind: 'table', outings: [{ entries: [{ note: 'snag' }] }] });
     }
     expect(took('220 65m ; snag, forked, to the left\n').kind).toBe('log');
+    expect(took('outing North, bearing, east\n220 65m\n').kind).toBe('log');
+    const half = readText('What you pasted', 'Weg,Azimuth,Laenge\nA,220,65m\n', null, choices());
+    expect(!half.ok && half.fault.table!.mapping).toEqual([null, 'bearing', null]);
     expect(refused('bearing,distance,unit\n220,65,m\n420,10,m\n', 'x.csv')).toMatch(
       /Row 3, “420 10m”/,
     );

@@ -16,6 +16,7 @@ export function ReadCodes({ onText }: { onText: (text: string) => void }) {
   const reader = useRef<CodeReader | null>(null);
   const [shown, setShown] = useState<FramesSeen | null>(null);
   const [told, setTold] = useState<string>(WORDS.looking);
+  const [blind, setBlind] = useState(false);
 
   const take = useCallback(
     (bytes: Uint8Array) => {
@@ -50,8 +51,11 @@ export function ReadCodes({ onText }: { onText: (text: string) => void }) {
         );
       });
       await Promise.all(readings);
-      if (!begun.ok) setTold(WORDS.camera[begun.fault]);
-      else if (!live && found === 0) setTold(WORDS.noCode);
+      if (!begun.ok) {
+        setTold(WORDS.camera[begun.fault]);
+        if (live) setBlind(true);
+      }
+      if (begun.ok && !live && found === 0) setTold(WORDS.noCode);
     },
     [take],
   );
@@ -70,7 +74,14 @@ export function ReadCodes({ onText }: { onText: (text: string) => void }) {
   const missing = shown ? missingFrames(shown) : [];
   return (
     <div className={styles.codes}>
-      <video ref={video} className={styles.video} muted playsInline aria-hidden="true" />
+      <video
+        ref={video}
+        className={styles.video}
+        hidden={blind}
+        muted
+        playsInline
+        aria-hidden="true"
+      />
       <div role="status" data-testid="codes-seen">
         {shown && <p>{WORDS.seen(shown.parts.length - missing.length, shown.parts.length)}</p>}
         {missing.length > 0 && <p>{WORDS.missing(missing)}</p>}
