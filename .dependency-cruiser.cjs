@@ -1,27 +1,61 @@
-/** Arrows point one way: app → views → (ui, store, devices, workers) → formats → core. */
-const layer = (name) => `^src/${name}/`;
-const forbid = (from, to, comment) => ({
-  name: `${from.replace(/\W/g, '')}-not-to-${to.replace(/\W/g, '-')}`,
-  comment,
-  severity: 'error',
-  from: { path: layer(from) },
-  to: { path: layer(to) },
-});
-const middle = '(ui|store|devices|workers)';
+/**
+ * Arrows point one way: app → views → (ui, store, devices, workers) → (formats, sketch) → core.
+ * Inside the core, a folder may import those in the lines above its own, and its own.
+ */
+const LAYERS = [
+  ['core'],
+  ['formats', 'sketch'],
+  ['ui', 'store', 'devices', 'workers'],
+  ['views'],
+  ['app'],
+];
+const CORE = [
+  ['units'],
+  ['faults'],
+  ['readings'],
+  ['entries'],
+  ['model'],
+  ['place', 'pacing'],
+  ['north', 'errors'],
+  ['survey'],
+  ['navigation', 'checks'],
+  ['log-text'],
+  ['edit'],
+];
+
+/** A rule for each row but the last: its folders may not import those of the rows below. */
+const oneWay = (rows, root) =>
+  rows.slice(0, -1).map((row, index) => ({
+    name: `${row.join('-')}-imports-nothing-below-it`,
+    comment: `${root}: ${rows.map((each) => each.join(', ')).join(' ← ')}`,
+    severity: 'error',
+    from: { path: `^${root}/(${row.join('|')})/` },
+    to: {
+      path: `^${root}/(${rows
+        .slice(index + 1)
+        .flat()
+        .join('|')})/`,
+    },
+  }));
 
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    forbid('core', '(formats|ui|store|devices|workers|views|app)', 'the core knows nobody'),
-    forbid('formats', '(ui|store|devices|workers|views|app)', 'formats know the core'),
-    forbid(middle, '(views|app)', 'shared parts know no view'),
-    forbid('views', 'app', 'views know no route'),
+    ...oneWay(LAYERS, 'src'),
+    ...oneWay(CORE, 'src/core'),
     {
       name: 'core-is-pure',
-      comment: 'no interface, no browser, no database in the core or the formats',
+      comment: 'no interface, no browser and no database in the core, the formats and the sketch',
       severity: 'error',
-      from: { path: '^src/(core|formats)/' },
-      to: { path: 'node_modules/(react|react-dom|next|antd|dexie|comlink|d3-)' },
+      from: { path: '^src/(core|formats|sketch)/' },
+      to: { path: 'node_modules/(react|react-dom|next|antd|dexie|comlink|d3-(selection|zoom))' },
+    },
+    {
+      name: 'places-are-asked',
+      comment: 'the columns of the traverse are read only where they are solved and previewed',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '^src/core/(survey/|navigation/preview)' },
+      to: { path: '^src/core/survey/dead-reckoning/' },
     },
     {
       name: 'no-tests-in-the-app',

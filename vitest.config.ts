@@ -9,8 +9,10 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
-          include: ['tests/{core,devices,formats,store,api,published}/**/*.test.ts'],
-          testTimeout: 60_000,
+          include: [
+            'tests/{core,sketch,devices,formats,store,views,api,published,style}/**/*.test.ts',
+          ],
+          testTimeout: 300_000,
         },
       },
       {
@@ -18,9 +20,9 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
-          globalSetup: ['tests/browser/set-up.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          globalSetup: ['tests/support/browser/set-up.ts'],
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
           // One browser and two cores: files that run side by side would only slow each other.
           fileParallelism: false,
         },

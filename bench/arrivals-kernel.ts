@@ -1,7 +1,7 @@
-import { ChunkRoom, CHUNK_TRIALS, walkChunk, type Walk } from '../src/core/monte-carlo';
-import { NormalStream } from '../src/core/ziggurat';
+import { ChunkBuffers, CHUNK_TRIALS, walkChunk, type Walk } from '../src/core/errors/random-walks';
+import { NormalStream } from '../src/core/errors/ziggurat';
 
-/** The walks of a Monte Carlo bench and what they are measured against, the same in Node and in Chromium. */
+/** Simulated walks and what they are measured against, the same in Node and in Chromium. */
 
 /** Twelve legs and the walk home. */
 export function benchWalk(): Walk {
@@ -26,34 +26,34 @@ const chunksOf = (trials: number) => Math.ceil(trials / CHUNK_TRIALS);
 
 /** Ours, on this thread. */
 export function ours(walk: Walk, trials: number): number {
-  const room = new ChunkRoom();
+  const buffers = new ChunkBuffers();
   let sum = 0;
   for (let chunk = 0; chunk < chunksOf(trials); chunk++) {
-    walkChunk(walk, 1, chunk, room);
-    sum += room.east[0]!;
+    walkChunk(walk, 1, chunk, buffers);
+    sum += buffers.east[0]!;
   }
   return sum;
 }
 
 /** The yardstick: the same normals, and nothing done with them. */
 export function normalsAlone(walk: Walk, trials: number): number {
-  const room = new ChunkRoom();
+  const buffers = new ChunkBuffers();
   let sum = 0;
   for (let chunk = 0; chunk < chunksOf(trials); chunk++) {
     const stream = new NormalStream(1, chunk);
     for (let row = 0; row < walk.length.length; row++) {
-      stream.fill(room.normals);
+      stream.fill(buffers.normals);
     }
-    sum += room.normals[0]!;
+    sum += buffers.normals[0]!;
   }
   return sum;
 }
 
-/** A standard normal as one writes it first: Box and Muller, a fresh pair of uniforms each. */
+/** A standard normal the simple way: Box and Muller, with two new uniforms for each. */
 const plainNormal = () =>
   Math.sqrt(-2 * Math.log(1 - Math.random())) * Math.cos(2 * Math.PI * Math.random());
 
-/** The plain way: one object a draw, full functions for each leg of each walk. */
+/** The plain way: an object for each draw, full functions for each leg of each walk. */
 export function plain(walk: Walk, trials: number): number {
   const legs = Array.from(walk.length, (length, row) => ({
     bearing: walk.bearing[row]!,
@@ -77,7 +77,7 @@ export function plain(walk: Walk, trials: number): number {
 
 export type Times = Record<'ours' | 'normalsAlone' | 'plain', number[]>;
 
-/** Milliseconds of each, in turns, so that a busy moment hits all alike. */
+/** Milliseconds of each, in turns, so that a busy moment affects all alike. */
 function inTurns(trials: number, rounds: number): Times {
   const walk = benchWalk();
   const contenders = { ours, normalsAlone, plain };

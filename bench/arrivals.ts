@@ -2,11 +2,11 @@ import { build } from 'esbuild';
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { Worker } from 'node:worker_threads';
-import { CHUNK_TRIALS } from '../src/core/monte-carlo';
+import { CHUNK_TRIALS } from '../src/core/errors/random-walks';
 import { launch } from '../scripts/browser.mjs';
 import { benchWalk, type Times } from './arrivals-kernel';
 
-/** What many walks cost, in Node and in Chromium, beside the plain way and the normals alone. */
+/** What simulated walks cost, in Node and in Chromium, beside a plain way and the normals alone. */
 const ROUNDS = 11;
 const TRIALS = [100_000, 1_000_000] as const;
 
@@ -19,13 +19,18 @@ const over = (a: readonly number[], b: readonly number[]) =>
 
 function report(where: string, trials: number, times: Times) {
   const { ours, normalsAlone, plain } = times;
+  const walks = `${where}, ${trials.toLocaleString('en')} walks of 13 legs`;
+  const plainTimes = `${median(plain).toFixed(0)} ms (${over(plain, ours).toFixed(1)} times)`;
+  const alone = `${median(normalsAlone).toFixed(0)} ms`;
+  const ratio = `ours ${over(ours, normalsAlone).toFixed(2)} times`;
   console.log(
-    `  ${where}, ${trials.toLocaleString('en')} walks of 13 legs: ${median(ours).toFixed(0)} ms; plain ${median(plain).toFixed(0)} ms (${over(plain, ours).toFixed(1)} times); normals alone ${median(normalsAlone).toFixed(0)} ms (ours ${over(ours, normalsAlone).toFixed(2)} times)`,
+    `  ${walks}: ${median(ours).toFixed(0)} ms; plain ${plainTimes}; ` +
+      `normals alone ${alone} (${ratio})`,
   );
 }
 
-console.log(`\nMany walks home, medians of ${ROUNDS} rounds in turns:`);
-// Bundled as the app is: the runner's own transform would slow the loops down.
+console.log(`\nSimulated walks home, medians of ${ROUNDS} rounds in turns:`);
+// Bundled like the app: the runner's own transform would slow the loops down.
 const kernel = await build({
   entryPoints: ['bench/arrivals-kernel.ts'],
   bundle: true,
@@ -34,7 +39,7 @@ const kernel = await build({
   target: 'es2022',
 });
 const kernelText = kernel.outputFiles[0]!.text;
-// A process of its own: what this one has loaded to run TypeScript would slow the loops down.
+// In a process of its own: what this one loads to run TypeScript would slow the loops down.
 for (const trials of TRIALS) {
   const alone = `${kernelText};arrivalsInTurns(${trials / 10}, 2);
 process.stdout.write(JSON.stringify(arrivalsInTurns(${trials}, ${ROUNDS})));`;
@@ -57,7 +62,7 @@ parentPort.on('message', (job) => parentPort.postMessage(runArrivals(job).length
   target: 'node20',
 });
 
-/** A million walks shared among workers that stand ready; milliseconds. */
+/** A million walks shared among workers that are running; milliseconds. */
 async function shared(workers: readonly Worker[]): Promise<number> {
   const [trials, batch, chunks] = [1_000_000, 32, Math.ceil(1_000_000 / CHUNK_TRIALS)];
   const walk = benchWalk();
@@ -74,7 +79,7 @@ async function shared(workers: readonly Worker[]): Promise<number> {
           firstChunk,
           chunks: batch,
           trials,
-          home: { sightMetres: 25 },
+          home: { rangeMetres: 25 },
           drawn: 0,
         };
         await new Promise((resolve) => {
@@ -95,7 +100,8 @@ for (let round = 0; round < ROUNDS; round++) {
 }
 const [one, two] = times;
 console.log(
-  `  Node, 1,000,000 walks in workers: one ${median(one).toFixed(0)} ms, two ${median(two).toFixed(0)} ms (${over(one, two).toFixed(2)} times)`,
+  `  Node, 1,000,000 walks in workers: one ${median(one).toFixed(0)} ms, ` +
+    `two ${median(two).toFixed(0)} ms (${over(one, two).toFixed(2)} times)`,
 );
 await Promise.all(pool.map((each) => each.terminate()));
 

@@ -4,7 +4,7 @@ import { launch } from '../scripts/browser.mjs';
 import { freePort, startServer } from '../scripts/server.mjs';
 import { spread } from './rounds';
 
-/** What the app costs in Chromium, each figure beside its yardstick in the same run. */
+/** What the app costs in Chromium, each figure beside a yardstick in the same run. */
 const KEYSTROKES = 60;
 const ADDS = 200;
 const LOGGED = 20;
@@ -14,9 +14,8 @@ const FRAME_MILLISECONDS = 16;
 
 const shown = (name: string, milliseconds: readonly number[]) => {
   const { medianNanoseconds: median, lowQuartile, highQuartile } = spread(name, milliseconds);
-  console.log(
-    `  ${name.padEnd(52)} ${median.toFixed(2)} ms  (${lowQuartile.toFixed(2)} to ${highQuartile.toFixed(2)})`,
-  );
+  const quartiles = `${lowQuartile.toFixed(2)} to ${highQuartile.toFixed(2)}`;
+  console.log(`  ${name.padEnd(52)} ${median.toFixed(2)} ms  (${quartiles})`);
   return median;
 };
 
@@ -52,7 +51,7 @@ const twoFrames = (page: Page) =>
       ),
   );
 
-/** Types over and over into a field, and takes the main thread's time for each key. */
+/** Types into a field over and over; the main thread's time for each key. */
 async function keystrokes(page: Page, client: CDPSession, selector: string) {
   await page.focus(selector);
   const samples: number[] = [];
@@ -66,7 +65,7 @@ async function keystrokes(page: Page, client: CDPSession, selector: string) {
   return samples;
 }
 
-/** Scrolls a list up and down by steps, and takes the main thread's time for each step and its two frames. */
+/** Scrolls a list up and down; the main thread's time for each step and its two frames. */
 async function scrolling(page: Page, client: CDPSession, selector: string) {
   const samples: number[] = [];
   for (let i = 0; i < SCROLLS; i++) {
@@ -80,7 +79,7 @@ async function scrolling(page: Page, client: CDPSession, selector: string) {
   return samples;
 }
 
-/** Logs a leg and takes the main thread's time from Enter until it is saved and painted. */
+/** Logs legs; the main thread's time from Enter until each is saved and painted. */
 async function logging(page: Page, client: CDPSession, selector: string) {
   const samples: number[] = [];
   for (let i = 0; i < LOGGED; i++) {
@@ -105,8 +104,8 @@ const browser = await launch();
 
 console.log('\nFirst-load JavaScript, compressed, as it came over the wire:');
 for (const [name, path] of [
-  ['shelf', '/'],
-  ['spread', '/outing?id=none'],
+  ['outings', '/'],
+  ['outing', '/outing?id=none'],
 ] as const) {
   const context = await browser.createBrowserContext();
   const sizes = await firstLoad(await context.newPage(), server.url + path);
@@ -131,16 +130,16 @@ const bundle = await build({
   format: 'iife',
   target: 'es2022',
 });
-// A page of the same origin without the app: two copies of the database library would meet otherwise.
+// A page of the same origin without the app: there would be two copies of the database library.
 await page.goto(`${server.url}/demo/rain-gauges.log.txt`);
 await page.evaluate(bundle.outputFiles[0]!.text);
 const adds = (await page.evaluate(`durableAdds(${ADDS})`)) as { raw: number[]; store: number[] };
 const raw = shown('raw IndexedDB, strict (yardstick)', adds.raw);
-const store = shown('through the store: checked, written, followed', adds.store);
+const store = shown('through the store: checked, written, replayed', adds.store);
 console.log(`  ratio ${(store / raw).toFixed(2)}`);
 
 console.log(
-  `\nA keystroke to its painted ghost leg at 1,000 legs, main-thread time, ${KEYSTROKES} keys:`,
+  `\nA keystroke to its painted preview at 1,000 legs, main-thread time, ${KEYSTROKES} keys:`,
 );
 await page.goto(server.url);
 await page.waitForSelector('aria/Start an outing');
@@ -180,18 +179,18 @@ const client = await page.createCDPSession();
 await client.send('Performance.enable');
 const line = 'input[aria-label="Next line of the log"]';
 await page.type(line, '220 8');
-const ghost = shown(
-  'into the entry line, with the ghost leg',
+const typed = shown(
+  'into the entry line, with the preview of the leg',
   await keystrokes(page, client, line),
 );
 
 await page.$eval(line, (field) => (field as HTMLInputElement).select());
-console.log(`\nLogging a leg on a page of 1,000, Enter to saved and painted, ${LOGGED} times:`);
+console.log(`\nLogging a leg after 1,000, Enter to saved and painted, ${LOGGED} times:`);
 const logged = shown('one more leg', await logging(page, client, line));
 console.log(
   `\nScrolling the log of 1,000 legs by ${SCROLL_PIXELS} px, ${SCROLLS} steps, main-thread time:`,
 );
-const scrolled = shown('the log leaf', await scrolling(page, client, '[role=listbox]'));
+const scrolled = shown('the log pane', await scrolling(page, client, '[role=listbox]'));
 
 const plain = await browser.newPage();
 await plain.setContent(
@@ -208,7 +207,7 @@ const empty = shown(
   await keystrokes(plain, plainClient, '#plain'),
 );
 console.log(
-  `  above the yardstick: ${(ghost - empty).toFixed(2)} ms; a frame is ${FRAME_MILLISECONDS} ms`,
+  `  above the yardstick: ${(typed - empty).toFixed(2)} ms; a frame is ${FRAME_MILLISECONDS} ms`,
 );
 
 const list = shown(
@@ -216,7 +215,8 @@ const list = shown(
   await scrolling(plain, plainClient, '#list'),
 );
 console.log(
-  `  logging ${(logged / empty).toFixed(1)} times a bare keystroke; scrolling ${(scrolled / list).toFixed(1)} times the bare list`,
+  `  logging ${(logged / empty).toFixed(1)} times a bare keystroke; ` +
+    `scrolling ${(scrolled / list).toFixed(1)} times the bare list`,
 );
 
 await browser.close();

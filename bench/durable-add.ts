@@ -1,10 +1,11 @@
 import { addEntry } from '../src/core/edit/command';
-import { blankOuting, type Leg } from '../src/core/logbook';
+import { blankOuting } from '../src/core/model/outing';
+import type { Leg } from '../src/core/entries/entry';
 import { CairnDatabase } from '../src/store/database';
 import { OutingSession } from '../src/store/outing-session';
-import { putOnShelf } from '../src/store/shelf';
+import { addOuting } from '../src/store/outings';
 
-/** Bundled and run inside the page: a leg added through the app's store beside a raw strict IndexedDB add. */
+/** Runs in the page: a leg added through the app's store, beside a raw strict IndexedDB add. */
 const leg = (i: number): Leg => ({
   kind: 'leg',
   bearing: { unit: 'degrees', value: i % 360, north: 'magnetic' },
@@ -26,11 +27,11 @@ async function rawAdd(database: IDBDatabase, value: unknown): Promise<void> {
   });
 }
 
-/** Milliseconds of each add, raw and through the store, taken in turns on an outing of 1,000 legs. */
+/** Milliseconds of each add, raw and through the store, in turns, on an outing of 1,000 legs. */
 export async function durableAdds(times: number): Promise<{ raw: number[]; store: number[] }> {
   const database = new CairnDatabase('bench-store');
   const entries = Array.from({ length: 1000 }, (_, i) => leg(i));
-  await putOnShelf(database, { ...blankOuting('bench'), entries }, new Date());
+  await addOuting(database, { ...blankOuting('bench'), entries }, new Date());
   const session = new OutingSession(database, 'bench');
   session.subscribe(() => undefined);
 

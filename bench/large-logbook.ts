@@ -1,9 +1,11 @@
 import { launch } from '../scripts/browser.mjs';
 import { freePort, startServer } from '../scripts/server.mjs';
-import { blankOuting, type Leg, type Outing } from '../src/core/logbook';
-import { jsonFormat, logbookOf } from '../src/formats/json';
+import { blankOuting, type Outing } from '../src/core/model/outing';
+import type { Leg } from '../src/core/entries/entry';
+import { jsonFormat } from '../src/formats/json';
+import { logbookOf } from '../src/core/model/logbook';
 
-/** A logbook of 200 outings with 100 legs each: how long its shelf takes to stand, and everything to be handed out. */
+/** A logbook of 200 outings with 100 legs each: how long the list and the exports take. */
 const OUTINGS = 200;
 const LEGS = 100;
 const ROUNDS = 5;
@@ -30,7 +32,7 @@ const server = await startServer({ port: await freePort() });
 const browser = await launch();
 const page = await browser.newPage();
 
-/** Puts the outings in the store: each as one change, as an import does, or leg by leg, as they are logged. */
+/** Stores the outings: each as one change, like an import, or leg by leg, as they are logged. */
 async function fill(legByLeg: boolean) {
   await page.goto(server.url);
   await page.waitForSelector('aria/Start an outing');
@@ -83,18 +85,21 @@ for (const legByLeg of [false, true]) {
     );
     whole.push(await page.evaluate(() => performance.now()));
   }
+  const how = legByLeg ? `${OUTINGS * (LEGS + 1)} changes, logged leg by leg` : 'imported';
   console.log(
-    `  the shelf stands ${median(times).toFixed(0)} ms after the page was asked for, its last row at ${median(whole).toFixed(0)} ms (${legByLeg ? `${OUTINGS * (LEGS + 1)} changes, logged leg by leg` : 'taken in whole'})`,
+    `  the list of outings shows ${median(times).toFixed(0)} ms after the page was asked for, ` +
+      `its last row at ${median(whole).toFixed(0)} ms (${how})`,
   );
 }
 await page.goto(`${server.url}/files`);
-await page.waitForSelector('#hand-out');
+await page.waitForSelector('#export');
 await page.evaluate(() => {
   HTMLAnchorElement.prototype.click = () => undefined;
 });
-for (const button of ['Logbook', 'GPX', 'GeoJSON', 'KML', 'Table', 'Archive']) {
+const BUTTONS = ['Full data (JSON)', 'GPX', 'GeoJSON', 'KML', 'Table (CSV)', 'Everything (ZIP)'];
+for (const button of BUTTONS) {
   const took = await page.evaluate(async (words) => {
-    const status = document.querySelector('[data-testid=handed-out]')!;
+    const status = document.querySelector('[data-testid=exported]')!;
     const before = status.textContent;
     const began = performance.now();
     [...document.querySelectorAll('button')]

@@ -1,4 +1,4 @@
-/** Times of several ways to do one thing, taken in turns so that a busy moment falls on all of them alike. */
+/** Times of several ways to do one thing, in turns, so that a busy moment affects all alike. */
 export interface Timed {
   readonly name: string;
   readonly medianNanoseconds: number;
@@ -19,7 +19,7 @@ export const spread = (name: string, samples: readonly number[]): Timed => {
   };
 };
 
-/** Runs each way once a round, each often enough to last; the figures are nanoseconds for one run. */
+/** Runs each way in each round, often enough to be measured; nanoseconds for one run. */
 export function rounds(
   ways: Readonly<Record<string, () => unknown>>,
   count: number,

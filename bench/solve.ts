@@ -1,13 +1,19 @@
 import destination from '@turf/destination';
-import { blankOuting, type Outing } from '../src/core/logbook';
-import { solve } from '../src/core/solve';
-import { appendLeg, emptyTraverse, setLeg, workOut } from '../src/core/traverse';
-import { uniform } from '../src/core/random';
+import { blankOuting, type Outing } from '../src/core/model/outing';
+import { solve } from '../src/core/survey/solve';
+import {
+  appendLeg,
+  emptyTraverse,
+  setLeg,
+  computePoints,
+} from '../src/core/survey/dead-reckoning/traverse';
+import { uniform } from '../src/core/errors/random';
 import { printed, rounds } from './rounds';
 
 /**
- * The kernel and the whole of `solve` beside two yardsticks: a plain loop of one Math.sin and one Math.cos a
- * leg, and a chain of a general geodesy library's destination calls (on a sphere: not the same model).
+ * The kernel and all of `solve` beside two yardsticks: a plain loop with one Math.sin and one
+ * Math.cos for each leg, and a chain of a general geodesy library's destination calls (on a
+ * sphere: not the same model).
  */
 const LIBRARY_LIMIT = 100_000;
 
@@ -66,7 +72,7 @@ for (const legs of [10, 1000, 100_000, 1_000_000]) {
       }
       return xs;
     },
-    'kernel, with covariance': () => workOut(traverse, 1, legs),
+    'kernel, with covariance': () => computePoints(traverse, 1, legs),
     'solve, from outing to solution': () => solve(outing),
   };
   if (legs <= LIBRARY_LIMIT) {
@@ -81,21 +87,21 @@ for (const legs of [10, 1000, 100_000, 1_000_000]) {
   }
   const count = legs >= 1_000_000 ? 9 : legs >= 100_000 ? 21 : 61;
   console.log(
-    `\n${legs.toLocaleString('en')} legs, median of ${count} interleaved rounds (quartiles as multiples):`,
+    `\n${legs.toLocaleString('en')} legs, median of ${count} interleaved rounds ` +
+      '(quartiles as multiples):',
   );
   const timed = rounds(ways, count);
   printed(timed, reference, legs, 'a leg');
   const kernel = timed.find(({ name }) => name.startsWith('kernel'))!;
   perLeg.push(kernel.medianNanoseconds / legs);
 }
-console.log(
-  `\nkernel, cost of a leg at 1,000,000 over that at 1,000: ${(perLeg[3]! / perLeg[1]!).toFixed(2)}`,
-);
+const growth = (perLeg[3]! / perLeg[1]!).toFixed(2);
+console.log(`\nkernel, cost of a leg at 1,000,000 over that at 1,000: ${growth}`);
 
 /** Appends a block of legs to a log of a given length. */
 function appending(standing: number) {
   let traverse = { ...columns(walk(standing)), legs: standing };
-  workOut(traverse, 1, standing);
+  computePoints(traverse, 1, standing);
   return () => {
     const before = traverse;
     for (let i = 0; i < 1000; i++) {
@@ -107,7 +113,7 @@ function appending(standing: number) {
         acrossVariance: 0.0012,
       });
     }
-    // The columns keep their room: the next round appends to the same log again.
+    // The columns keep their capacity: the next round appends to the same log again.
     traverse = { ...traverse, legs: before.legs };
   };
 }

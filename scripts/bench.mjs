@@ -1,4 +1,4 @@
-// npm run bench: the core in Node, then the app in Chromium, each figure beside a yardstick of the same run.
+// npm run bench: the core in Node, then the app in Chromium, each figure beside a yardstick.
 import { existsSync } from 'node:fs';
 import { build, ensurePackages, run } from './set-up.mjs';
 
@@ -10,3 +10,5 @@ run('npx', 'tsx', 'bench/solve.ts');
 run('npx', 'tsx', 'bench/browser.ts');
 run('npx', 'tsx', 'bench/arrivals.ts');
 run('npx', 'tsx', 'bench/large-logbook.ts');
+run('npx', 'tsx', 'bench/growth.ts');
+run('npx', 'tsx', 'bench/requests.ts');

@@ -13,7 +13,7 @@ export function chromiumPath() {
   return undefined;
 }
 
-/** Installs Chromium from the system's packages when it is missing (Debian, as root or with sudo). */
+/** Installs Chromium from the system's packages if it is missing (Debian, as root or by sudo). */
 export function ensureChromium() {
   if (chromiumPath()) return;
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];

@@ -1,5 +1,6 @@
-// npm run complete-lock, after `npm install` changed the lock file on a registry that lacks packages for other
-// platforms: npm leaves those out of the lock, and then `npm ci` refuses it. Writes them in from what asks for them.
+// npm run complete-lock, after `npm install` changed the lock file with a registry that lacks
+// packages for other platforms: npm leaves those out of the lock, and then `npm ci` refuses it.
+// This adds them, from the packages that ask for them.
 import { readFileSync, writeFileSync } from 'node:fs';
 
 const SYSTEMS = ['darwin', 'win32', 'linux', 'android', 'freebsd', 'openharmony'];
@@ -9,7 +10,7 @@ const LOCK = 'package-lock.json';
 const lock = JSON.parse(readFileSync(LOCK, 'utf8'));
 const { packages } = lock;
 
-/** Where the lock may hold a package that one at this path asks for: nested in it, or in any folder above. */
+/** Where a package that one at this path asks for may be: nested in it, or in a folder above. */
 function* places(path, name) {
   for (let at = path; ; at = at.slice(0, Math.max(0, at.lastIndexOf('node_modules/') - 1))) {
     yield `${at ? `${at}/` : ''}node_modules/${name}`;
@@ -42,4 +43,4 @@ for (const [path, asking] of Object.entries(packages)) {
 }
 lock.packages = Object.fromEntries(Object.entries(packages).sort(([a], [b]) => (a < b ? -1 : 1)));
 writeFileSync(LOCK, `${JSON.stringify(lock, null, 2)}\n`);
-console.log(`${added} packages for other platforms written into ${LOCK}`);
+console.log(`${added} packages for other platforms added to ${LOCK}`);

@@ -1,4 +1,4 @@
-// After the build: the hashes of the inline scripts of all static pages, for the policy in src/proxy.ts.
+// After the build: hashes of the inline scripts of all pages, for the policy in server/headers.mjs.
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -1,4 +1,4 @@
-// npm run demo: sets itself up, builds, and serves the app with the demo outing on its shelf.
+// npm run demo: sets itself up, builds, and serves the app with the demo outing.
 import { build, ensurePackages } from './set-up.mjs';
 
 ensurePackages();

@@ -1,4 +1,4 @@
-// npm run faults: sets up, then the long runs of scripts/faults.ts against the build that stands.
+// npm run faults: sets up, then the long runs of scripts/faults.ts against the current build.
 import { existsSync } from 'node:fs';
 import { build, ensurePackages, run } from './set-up.mjs';
 

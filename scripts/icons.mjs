@@ -7,7 +7,7 @@ const browser = await launch();
 for (const size of [192, 512]) {
   const page = await browser.newPage();
   await page.setViewport({ width: size, height: size });
-  // The mark sits on a full square: a platform cuts its own shape out of it.
+  // On a full square: each platform cuts its own shape out of it.
   const square = svg
     .replace(' rx="14"', '')
     .replace('<svg ', `<svg width="${size}" height="${size}" `);

@@ -1,5 +1,5 @@
-// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots/.
-import { existsSync, mkdirSync } from 'node:fs';
+// npm run screenshots: a picture of each main view, from the demo data, in docs/screenshots/.
+import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { build, ensurePackages } from './set-up.mjs';
 
 ensurePackages();
@@ -12,222 +12,171 @@ const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
 const FOLDER = 'docs/screenshots';
 const LINE = 'input[aria-label="Next line of the log"]';
+const OUTING = '/outing?id=demo-rain-gauges';
 
 /** A line or two of another day on the plateau, as someone would paste them. */
 const DAY_TWO = 'outing Rain gauges, second day\npace 65 per 100 m\nstart Dock\n112 130p > Gauge 1';
 
-const onSpread = async (page, url) => {
-  await page.goto(`${url}/outing?id=demo-rain-gauges`);
-  await page.waitForSelector('[data-testid=home-sentence]');
+const ofDemo = (path) => `${path}?id=demo-rain-gauges`;
+const press = async (page, text) => {
+  const found = await page.waitForSelector(`::-p-text(${text})`, { visible: true });
+  await found.evaluate((element) => element.closest('button').click());
 };
-/** Another view of the demo outing, once its last part stands. */
-const onView = async (page, url, path) => {
-  await page.goto(`${url}${path}?id=demo-rain-gauges`);
-  await page.waitForSelector('main h2', { visible: true });
-};
+const label = (text) => `[aria-label="${text}"]`;
+
+async function turnDial(page, turns) {
+  await page.waitForSelector('[role=slider]', { visible: true });
+  await page.focus('[role=slider]');
+  for (let turn = 0; turn < turns; turn++) await page.keyboard.press('PageUp');
+}
+
+async function countPaces(page) {
+  await page.type('#follow', '231');
+  for (let paces = 0; paces < 47; paces++) await page.click('[data-tap]');
+}
+
+async function calibrate(page) {
+  const walk = async (ground, counts) => {
+    await page.evaluate((name) => {
+      const chips = [...document.querySelectorAll('[aria-label=Ground] button')];
+      const chip = chips.find(({ textContent }) => textContent === name);
+      if (chip?.getAttribute('aria-pressed') === 'false') chip.click();
+    }, ground);
+    await page.click('#course', { count: 3 });
+    await page.type('#course', '50');
+    for (const [index, count] of counts.entries()) await page.type(`#walk-${index + 1}`, count);
+  };
+  await walk('', ['32', '33', '33']);
+  await page.click('button[type=submit]');
+  await page.waitForSelector('tbody th');
+  await walk('rough', ['37', '39', '38']);
+  await page.waitForSelector('canvas');
+}
+
+async function stepOff(page) {
+  await turnDial(page, 33);
+  await page.type('#place', 'Cairn on the left of the path, dead birch');
+  await page.click('button.ant-btn-primary');
+  await page.waitForSelector('[data-testid=way-back]');
+}
+
+async function chooseFirstWarning(page) {
+  await page.$eval('[role=listbox]', (list) => list.scrollTo(0, 0));
+  await page.waitForSelector('#line-7');
+  await page.click('#line-7');
+}
+
+async function previewDayTwo(page) {
+  await page.type('#pasted', DAY_TWO);
+  await press(page, 'Read it');
+  await page.waitForSelector('[data-testid=preview]');
+}
+
+async function showCodes(page) {
+  await press(page, 'Show QR codes');
+  const code = await page.waitForSelector('[data-testid=code] svg');
+  await code.evaluate((svg) => svg.scrollIntoView({ block: 'center' }));
+}
+
+/** Each picture: the view, what has to be there, and what to do before the picture is taken. */
 const PICTURES = [
-  { name: 'shelf', viewport: DESK, light: 'day' },
+  { name: 'outings', path: '/', ready: 'a[href^="/outing"]' },
   {
-    name: 'spread-desk',
-    viewport: DESK,
-    light: 'day',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.type(LINE, '230 85 > Camp ; birch stump');
-    },
+    name: 'outing-desk',
+    path: OUTING,
+    act: (page) => page.type(LINE, '230 85 > Camp ; birch stump'),
   },
-  {
-    name: 'spread-fault',
-    viewport: DESK,
-    light: 'dark',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.type(LINE, '8 S 65');
-    },
-  },
-  { name: 'spread-phone', viewport: PHONE, light: 'day', act: onSpread },
+  { name: 'outing-fault', theme: 'dark', path: OUTING, act: (page) => page.type(LINE, '8 S 65') },
+  { name: 'outing-phone', viewport: PHONE, path: OUTING },
   {
     name: 'sketch-phone-night',
     viewport: PHONE,
-    light: 'night',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.click('#tab-sketch');
-    },
+    theme: 'night',
+    path: OUTING,
+    act: (page) => page.click('#tab-sketch'),
   },
   {
     name: 'leg-form-phone',
     viewport: PHONE,
-    light: 'day',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.click('[aria-label="Fields"]');
-      await page.waitForSelector('.ant-modal', { visible: true });
-    },
+    path: OUTING,
+    act: (page) => page.click(label('Form: a leg in separate fields')),
   },
   {
-    name: 'set-up',
-    viewport: DESK,
-    light: 'day',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.click('[aria-label="Set up"]');
-      await page.waitForSelector('#set-pace', { visible: true });
-    },
-  },
-  {
-    name: 'norths',
-    viewport: DESK,
-    light: 'day',
-    act: (page, url) => onView(page, url, '/norths'),
-  },
-  {
-    name: 'norths-phone',
+    name: 'keypad-phone',
     viewport: PHONE,
-    light: 'dark',
-    act: (page, url) => onView(page, url, '/norths'),
+    path: OUTING,
+    act: async (page) => {
+      await page.click(label('Keypad: dial and number keys'));
+      await turnDial(page, 23);
+    },
   },
+  { name: 'settings', path: OUTING, act: (page) => page.click(label('Settings')) },
+  { name: 'warnings', path: OUTING, act: chooseFirstWarning },
+  { name: 'declination', path: ofDemo('/declination') },
+  { name: 'declination-phone', viewport: PHONE, theme: 'dark', path: ofDemo('/declination') },
   {
     name: 'counter-phone',
     viewport: PHONE,
-    light: 'day',
-    act: async (page, url) => {
-      await page.goto(`${url}/count?id=demo-rain-gauges`);
-      await page.waitForSelector('[data-tap]');
-      await page.type('#hold', '231');
-      for (let paces = 0; paces < 47; paces++) await page.click('[data-tap]');
-    },
+    path: ofDemo('/counter'),
+    ready: '[data-tap]',
+    act: countPaces,
   },
-  {
-    name: 'paces',
-    viewport: DESK,
-    light: 'day',
-    act: async (page, url) => {
-      await onView(page, url, '/paces');
-      const walk = async (ground, counts) => {
-        await page.evaluate((name) => {
-          const chips = [...document.querySelectorAll('[aria-label=Ground] button')];
-          const chip = chips.find(({ textContent }) => textContent === name);
-          if (chip?.getAttribute('aria-pressed') === 'false') chip.click();
-        }, ground);
-        await page.click('#course', { count: 3 });
-        await page.type('#course', '50');
-        for (const [index, count] of counts.entries()) await page.type(`#walk-${index + 1}`, count);
-      };
-      await walk('', ['32', '33', '33']);
-      await page.click('button[type=submit]');
-      await page.waitForSelector('tbody th');
-      await walk('rough', ['37', '39', '38']);
-      await page.waitForSelector('canvas');
-    },
-  },
+  { name: 'pacing', path: ofDemo('/pacing'), act: calibrate },
   {
     name: 'step-off-phone',
     viewport: PHONE,
-    light: 'day',
-    act: async (page, url) => {
-      await page.goto(`${url}/step-off`);
-      await page.waitForSelector('[role=slider]');
-      await page.focus('[role=slider]');
-      for (let turns = 0; turns < 33; turns++) await page.keyboard.press('PageUp');
-      await page.type('#place', 'Cairn on the left of the path, dead birch');
-      await page.click('button.ant-btn-primary');
-      await page.waitForSelector('[data-testid=way-back]');
-    },
-  },
-  {
-    name: 'pad-phone',
-    viewport: PHONE,
-    light: 'day',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.click('[aria-label="Dial and number pad"]');
-      await page.waitForSelector('[role=slider]', { visible: true });
-      await page.focus('[role=slider]');
-      for (let turns = 0; turns < 23; turns++) await page.keyboard.press('PageUp');
-    },
-  },
-  {
-    name: 'margin-notes',
-    viewport: DESK,
-    light: 'day',
-    act: async (page, url) => {
-      await onSpread(page, url);
-      await page.$eval('[role=listbox]', (list) => list.scrollTo(0, 0));
-      await page.waitForSelector('#line-7');
-      await page.click('#line-7');
-    },
+    path: '/step-off',
+    ready: '[role=slider]',
+    act: stepOff,
   },
   {
     name: 'way-home',
     viewport: { width: 1280, height: 1300 },
-    light: 'day',
-    act: async (page, url) => {
-      await onView(page, url, '/way');
-      await page.type('#line', '095');
-    },
+    path: ofDemo('/way-home'),
+    act: (page) => page.type('#line', '095'),
   },
-  {
-    name: 'walk-phone',
-    viewport: PHONE,
-    light: 'night',
-    act: (page, url) => onView(page, url, '/walk'),
-  },
-  {
-    name: 'guide-phone',
-    viewport: PHONE,
-    light: 'day',
-    act: async (page, url) => {
-      await page.goto(`${url}/guide`);
-      await page.waitForSelector('main h2', { visible: true });
-    },
-  },
+  { name: 'walk-phone', viewport: PHONE, theme: 'night', path: ofDemo('/walk') },
+  { name: 'guide-phone', viewport: PHONE, path: '/guide' },
   {
     name: 'files',
     viewport: { width: 1280, height: 1000 },
-    light: 'day',
-    act: async (page, url) => {
-      await onView(page, url, '/files');
-      await page.type('#pasted', DAY_TWO);
-      const read = await page.waitForSelector('::-p-text(Read it)');
-      await read.click();
-      await page.waitForSelector('[data-testid=preview]');
-    },
+    path: ofDemo('/files'),
+    act: previewDayTwo,
   },
   {
-    name: 'codes-phone',
+    name: 'qr-codes-phone',
     viewport: PHONE,
-    light: 'night',
-    act: async (page, url) => {
-      await onView(page, url, '/files');
-      const show = await page.waitForSelector('::-p-text(Show codes)');
-      await show.evaluate((button) => button.closest('button').click());
-      const code = await page.waitForSelector('[data-testid=code] svg');
-      await code.evaluate((svg) => svg.scrollIntoView({ block: 'center' }));
-    },
+    theme: 'night',
+    path: ofDemo('/files'),
+    act: showCodes,
   },
 ];
 
+async function takePicture(browser, url, picture) {
+  const { name, viewport = DESK, theme = 'day', path, act } = picture;
+  const ready = path === OUTING ? '[data-testid=home-sentence]' : (picture.ready ?? 'main h2');
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(viewport);
+  await page.evaluateOnNewDocument((chosen) => localStorage.setItem('cairn-light', chosen), theme);
+  // The start page puts the demo outing into the database.
+  await page.goto(url);
+  await page.waitForSelector('a[href^="/outing"]');
+  if (path !== '/') await page.goto(url + path);
+  await page.waitForSelector(ready, { visible: true });
+  await act?.(page);
+  // Dialogs slide in; the picture is of where they come to rest.
+  await new Promise((resolve) => setTimeout(resolve, 900));
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
+}
+
+rmSync(FOLDER, { recursive: true, force: true });
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ port: await freePort(), demo: true });
 const browser = await launch();
 try {
-  for (const { name, viewport, light, act } of PICTURES) {
-    const context = await browser.createBrowserContext();
-    const page = await context.newPage();
-    await page.setViewport(viewport);
-    await page.evaluateOnNewDocument(
-      (chosen) => localStorage.setItem('cairn-light', chosen),
-      light,
-    );
-    await page.goto(server.url);
-    await page.waitForSelector('a[href^="/outing"]');
-    await act?.(page, server.url);
-    // Dialogs slide in; the picture is of where they come to rest.
-    await new Promise((resolve) => setTimeout(resolve, 900));
-    await page.screenshot({ path: `${FOLDER}/${name}.png` });
-    await context.close();
-  }
+  for (const picture of PICTURES) await takePicture(browser, server.url, picture);
 } finally {
   await browser.close();
   await server.stop();

@@ -12,16 +12,18 @@ export const freePort = () =>
     });
   });
 
-/** Starts the built app; resolves when it answers. The child is the server itself, so ending it frees the port. */
+/** Starts the built app; resolves when it answers. Ending the child process frees the port. */
 export async function startServer({ port, demo = false, quiet = true }) {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
-    {
-      stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit',
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', CAIRN_DEMO: demo ? '1' : '0' },
+  const child = spawn(process.execPath, ['server/serve.mjs'], {
+    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit',
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      CAIRN_DEMO: demo ? '1' : '0',
+      PORT: String(port),
     },
-  );
+  });
   // A script that fails must not leave its server behind.
   process.once('exit', () => child.kill());
   const url = `http://localhost:${port}`;

@@ -10,7 +10,7 @@ export const run = (program, ...args) =>
 
 const STAMP = 'node_modules/.cairn-lock';
 
-/** Installs the packages of the lock file, unless they stand already. */
+/** Installs the packages of the lock file, unless they are installed already. */
 export function ensurePackages() {
   const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;

@@ -7,8 +7,8 @@ import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { Frame } from '@/ui/frame';
-import { LIGHT_SCRIPT } from '@/ui/light-script';
-import { NightlyCopy } from '@/views/shared/nightly-copy';
+import { THEME_SCRIPT } from '@/ui/theme/theme-script';
+import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
 
 export const metadata: Metadata = {
   title: 'Cairn Back',
@@ -26,12 +26,12 @@ export const viewport: Viewport = {
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en" data-light="day" suppressHydrationWarning>
+    <html lang="en" data-theme="day" suppressHydrationWarning>
       <body>
-        <script dangerouslySetInnerHTML={{ __html: LIGHT_SCRIPT }} />
+        <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
         <AntdRegistry>
           <Frame>{children}</Frame>
-          <NightlyCopy />
+          <DailyCopyMaker />
         </AntdRegistry>
       </body>
     </html>

@@ -1,5 +1,6 @@
-import { Shelf } from '@/views/shelf/shelf';
+import { View } from '@/views/view';
 
+/** The start page: the outings. */
 export default function Page() {
-  return <Shelf />;
+  return <View id="outings" />;
 }

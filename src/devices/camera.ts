@@ -1,9 +1,9 @@
-import type { Result } from '../core/result';
+import type { Result } from '../core/units/result';
 import type { DeviceFault } from './position';
 
-/** A thing that sees: each picture goes to the one who looks. */
+/** A source of pictures. */
 export interface Camera {
-  /** Looks until `stop`; what it sees can be shown in a video element. Resolves when it has begun, or to why it can't. */
+  /** Takes pictures until `stop`, and may show them. Resolves once started, or to why it can't. */
   look(
     video: HTMLVideoElement | null,
     onPicture: (picture: ImageData) => void,

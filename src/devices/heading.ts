@@ -1,9 +1,9 @@
-import type { Degrees } from '../core/units';
-import type { Result } from '../core/result';
+import type { Degrees } from '../core/units/units';
+import type { Result } from '../core/units/result';
 import type { DeviceFault } from './position';
 
-/** A thing that tells which way it points, as its own needle has it: degrees clockwise from magnetic north. */
+/** A compass: which way the device points, in degrees from magnetic north. */
 export interface HeadingDevice {
-  /** Starts to tell headings; resolves to how to stop. */
+  /** Starts sending headings; resolves to a function that stops it. */
   start(listener: (magneticDegrees: Degrees) => void): Promise<Result<() => void, DeviceFault>>;
 }

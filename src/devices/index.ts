@@ -1,4 +1,5 @@
-import { uniform } from '../core/random';
+import { uniform } from '../core/errors/random';
+import { keepChoice, keptChoice } from '../store/kept-choice';
 import type { HeadingDevice } from './heading';
 import type { MotionDevice } from './motion';
 import type { PositionDevice } from './position';
@@ -11,21 +12,19 @@ import { simulatedPosition } from './simulated-position';
 import { world } from './simulated-world';
 
 const KEY = 'cairn-devices';
-/** The landing of the demo outing. */
+/** The start of the demo outing. */
 const ORMSAY_DOCK = { latitude: 54.2, longitude: -63.5 };
 const SIMULATED_SIGMA_METRES = 6;
 const SEED = 54_635;
 
-/** True when simulated devices stand in for the real ones, for trying things out at a desk. */
-export const devicesAreSimulated = (): boolean =>
-  globalThis.localStorage?.getItem(KEY) === 'simulated';
+/** True when simulated devices are used, for trying things out at a desk. */
+export const devicesAreSimulated = (): boolean => keptChoice(KEY) === 'simulated';
 
 export function simulateDevices(simulated: boolean): void {
-  if (simulated) localStorage.setItem(KEY, 'simulated');
-  else localStorage.removeItem(KEY);
+  keepChoice(KEY, simulated ? 'simulated' : null);
 }
 
-/** The position sensor in use: the device's own, or its stand-in. */
+/** The position sensor in use: the device's own, or the simulated one. */
 export const positionDevice = (): PositionDevice =>
   devicesAreSimulated()
     ? simulatedPosition(ORMSAY_DOCK, SIMULATED_SIGMA_METRES, uniform(SEED))

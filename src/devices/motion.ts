@@ -1,14 +1,14 @@
-import type { Result } from '../core/result';
+import type { Result } from '../core/units/result';
 import type { DeviceFault } from './position';
 
-/** The size of the acceleration (m/s², gravity included) at a time (seconds, rising). */
+/** The magnitude of the acceleration (m/s², with gravity) at a time (seconds, rising). */
 interface MotionSample {
   readonly seconds: number;
   readonly size: number;
 }
 
-/** A thing that feels motion. */
+/** An accelerometer. */
 export interface MotionDevice {
-  /** Starts to tell samples; resolves to how to stop. */
+  /** Starts sending samples; resolves to a function that stops it. */
   start(listener: (sample: MotionSample) => void): Promise<Result<() => void, DeviceFault>>;
 }

@@ -1,4 +1,4 @@
-/** Asks where a browser wants to be asked before it tells of its sensors; true where it need not be. */
+/** Asks for the sensors where a browser wants that; true where it need not be asked. */
 export async function sensorAllowed(kind: unknown): Promise<boolean> {
   const asking = kind as { requestPermission?: () => Promise<string> } | undefined;
   if (!asking?.requestPermission) return true;
@@ -9,5 +9,5 @@ export async function sensorAllowed(kind: unknown): Promise<boolean> {
   }
 }
 
-/** A sensor that is there tells something within this time; one that is not says nothing at all. */
+/** A sensor that exists sends something within this time; another sends nothing at all. */
 export const LONGEST_SILENCE_MS = 2000;

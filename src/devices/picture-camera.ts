@@ -1,8 +1,8 @@
-import { fail, ok } from '../core/result';
+import { fail, ok } from '../core/units/result';
 import type { Camera } from './camera';
 import { pictureOf } from './real-camera';
 
-/** Stands in for a camera: sees the pictures that it is given, one after the other. Also for codes that came as pictures. */
+/** A camera that sees the pictures it is given, one after another: for tests and for images. */
 export function pictureCamera(pictures: readonly Blob[]): Camera {
   let stopped = false;
   return {

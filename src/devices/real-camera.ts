@@ -1,9 +1,9 @@
-import { fail, ok } from '../core/result';
+import { fail, ok } from '../core/units/result';
 import type { Camera } from './camera';
 
-/** Between two looks: reading a code takes a phone some 50 ms, and codes change a few times a second. */
+/** Between two pictures: reading a code takes a phone some 50 ms, and codes change slowly. */
 const EVERY_MS = 120;
-/** Pictures are made smaller than this on their longer side: codes need no more, and reading costs with the square. */
+/** The longer side of a picture: codes need no more, and reading costs with its square. */
 const LONGEST_SIDE = 800;
 
 /** The camera at the back of the phone. */
@@ -29,7 +29,7 @@ export function realCamera(): Camera {
         const refused = error instanceof DOMException && error.name === 'NotAllowedError';
         return fail(refused ? 'refused' : 'absent');
       }
-      // Someone may have looked away while the permission was asked for.
+      // Reading may have been stopped while the permission was asked for.
       if (stopped) {
         stop();
         return ok(null);
@@ -38,7 +38,7 @@ export function realCamera(): Camera {
       try {
         await video.play();
       } catch {
-        // Stopped before the first picture: then there is nobody to tell.
+        // Stopped before the first picture: no error then.
         return stopped ? ok(null) : fail('no-answer');
       }
       if (stopped) return ok(null);
@@ -52,7 +52,7 @@ export function realCamera(): Camera {
   };
 }
 
-/** An image as plain dots, no larger than codes need. */
+/** An image as pixels, no larger than codes need. */
 export function pictureOf(
   canvas: HTMLCanvasElement,
   image: CanvasImageSource,

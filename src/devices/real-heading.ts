@@ -1,5 +1,5 @@
-import { normalised } from '../core/angle';
-import { fail, ok } from '../core/result';
+import { normalised } from '../core/units/angle';
+import { fail, ok } from '../core/units/result';
 import type { HeadingDevice } from './heading';
 import { LONGEST_SILENCE_MS, sensorAllowed } from './permission';
 
@@ -9,11 +9,12 @@ type WithCompass = DeviceOrientationEvent & { readonly webkitCompassHeading?: nu
 function headingOf(event: WithCompass): number | null {
   if (event.webkitCompassHeading !== undefined) return event.webkitCompassHeading;
   if (!event.absolute || event.alpha === null) return null;
-  // Source: W3C, DeviceOrientation Event Specification: alpha turns anticlockwise; the top of a level phone points 360 - alpha.
+  // Source: W3C, DeviceOrientation Event Specification: alpha turns anticlockwise, so that the top
+  // of a level phone points 360 - alpha.
   return normalised(360 - event.alpha);
 }
 
-/** The phone's own compass, by the browser. It is near the phone's iron: an aid, never a bearing of its own. */
+/** The phone's compass, by the browser. It is near the phone's iron: an aid, never a bearing. */
 export const realHeading: HeadingDevice = {
   async start(listener) {
     if (!('DeviceOrientationEvent' in globalThis)) return fail('absent');

@@ -1,4 +1,4 @@
-import { fail, ok } from '../core/result';
+import { fail, ok } from '../core/units/result';
 import type { MotionDevice } from './motion';
 import { LONGEST_SILENCE_MS, sensorAllowed } from './permission';
 

@@ -1,4 +1,4 @@
-import { fail, ok } from '../core/result';
+import { fail, ok } from '../core/units/result';
 import type { DeviceFault, PositionDevice } from './position';
 
 /** Under trees and in the cold a first fix takes this long. */

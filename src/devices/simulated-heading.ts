@@ -1,12 +1,12 @@
-import { normalised } from '../core/angle';
-import { normals } from '../core/random';
-import { ok } from '../core/result';
+import { normalised } from '../core/units/angle';
+import { normals } from '../core/errors/random';
+import { ok } from '../core/units/result';
 import type { HeadingDevice } from './heading';
 import type { SimulatedWorld } from './simulated-world';
 
 const HEADINGS_PER_SECOND = 10;
 
-/** A stand-in for the phone's compass in a simulated world. `next` gives uniform numbers in [0, 1). */
+/** A simulated compass. `next` gives uniform numbers in [0, 1). */
 export const simulatedHeading = (world: SimulatedWorld, next: () => number): HeadingDevice => ({
   start(listener) {
     const normal = normals(next);

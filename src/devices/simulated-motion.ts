@@ -1,12 +1,12 @@
-import { normals } from '../core/random';
-import { ok } from '../core/result';
+import { normals } from '../core/errors/random';
+import { ok } from '../core/units/result';
 import type { MotionDevice } from './motion';
-import { walkingSize, type SimulatedWorld } from './simulated-world';
+import { walkingAcceleration, type SimulatedWorld } from './simulated-world';
 
 const STANDING_SIZE = 9.81;
 const SAMPLES_PER_SECOND = 50;
 
-/** A stand-in for the accelerometer: a walker in a simulated world. `next` gives uniform numbers in [0, 1). */
+/** A simulated accelerometer: a walker's. `next` gives uniform numbers in [0, 1). */
 export const simulatedMotion = (world: SimulatedWorld, next: () => number): MotionDevice => ({
   start(listener) {
     const normal = normals(next);
@@ -15,7 +15,7 @@ export const simulatedMotion = (world: SimulatedWorld, next: () => number): Moti
       seconds += 1 / SAMPLES_PER_SECOND;
       if (world.walking) steps += world.stepsPerSecond / SAMPLES_PER_SECOND;
       const size =
-        (world.walking ? walkingSize(steps) : STANDING_SIZE) + world.motionNoise * normal();
+        (world.walking ? walkingAcceleration(steps) : STANDING_SIZE) + world.motionNoise * normal();
       if (next() >= world.dropouts) listener({ seconds, size });
     };
     const timer = setInterval(tick, 1000 / SAMPLES_PER_SECOND);

@@ -1,13 +1,14 @@
-import type { Position } from '../core/logbook';
-import { normals } from '../core/random';
-import { ok } from '../core/result';
+import type { Position } from '../core/readings/position';
+import { normals } from '../core/errors/random';
+import { ok } from '../core/units/result';
 import type { PositionDevice } from './position';
 
-/** Metres in a degree of latitude, near enough for noise: 10,001.966 km from equator to pole over 90. */
+/** Metres in a degree of latitude, near enough for noise: 10,001.966 km to the pole over 90. */
 const METRES_PER_DEGREE = 111_132;
 
 /**
- * A stand-in for a position sensor: a place with normal noise of a given sigma in metres, east and north alike.
+ * A stand-in for a position sensor: a place with normal noise, whose sigma in metres is the same
+ * east and north.
  * `next` gives uniform numbers in [0, 1).
  */
 export function simulatedPosition(

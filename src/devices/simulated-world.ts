@@ -1,4 +1,4 @@
-/** What the simulated devices feel: set by the control panel, read by the devices at each sample. */
+/** What the simulated devices sense: set by the control panel, read at each sample. */
 export interface SimulatedWorld {
   walking: boolean;
   stepsPerSecond: number;
@@ -26,10 +26,11 @@ const GRAVITY = 9.81;
 const SWING = 3;
 
 /**
- * The size of the acceleration of a phone held by a walker, `steps` (with their fraction) after setting out: gravity, one swing a
- * step, a smaller one of twice the rate, and every second step a little stronger, as one leg is.
+ * The magnitude of a phone's acceleration in a walker's hand, `steps` (with their fraction) after
+ * the start: gravity, one swing a step, a smaller one at twice the rate, and every second step a
+ * little stronger, as one leg is.
  */
-export function walkingSize(steps: number): number {
+export function walkingAcceleration(steps: number): number {
   const turn = 2 * Math.PI * steps;
   const leg = 1 + 0.12 * Math.cos(turn / 2);
   return GRAVITY + leg * SWING * Math.sin(turn) + 0.3 * SWING * Math.sin(2 * turn + 0.8);

@@ -1,17 +1,21 @@
+import { visibleText } from '../core/units/visible';
 import Papa from 'papaparse';
-import { headerLines, writeBearing, writeDistance, writeEntry } from '../core/log-text/write-log';
-import type { EarthModels } from '../core/earth-models';
-import type { Leg, Outing, Position } from '../core/logbook';
-import type { North } from '../core/north';
-import { bearingDegrees } from '../core/reading';
-import { ok } from '../core/result';
-import { solve, stationName, type Solution } from '../core/solve';
+import { writeEntry, type Leg } from '../core/entries/entry';
+import { headerLines } from '../core/log-text/write-log';
+import type { Outing } from '../core/model/outing';
+import type { EarthModels } from '../core/north/earth-models';
+import { bearingDegrees, NO_NORTH, writeBearing } from '../core/readings/bearing';
+import { writeDistance } from '../core/readings/distance';
+import type { Position } from '../core/readings/position';
+import { solve } from '../core/survey/solve';
+import { stationName, type Solution } from '../core/survey/solution';
+import { ok } from '../core/units/result';
 import type { Format } from './format';
-import { placed } from './placed';
+import { geoOuting } from './geo-outing';
 
 /**
- * The columns that are written. `line` holds the line of the log as it stands, with the north of its bearing; with the lines of
- * the header, which have rows of their own, it is enough to make the outing again.
+ * The columns that are written. `line` holds the line of the log with the north of its bearing;
+ * with the lines of the header, which have rows of their own, it is enough to make the outing.
  */
 const CSV_COLUMNS = [
   'outing',
@@ -32,38 +36,32 @@ const CSV_COLUMNS = [
   'latitude',
   'longitude',
   'line',
+  'outing id',
 ] as const;
 type Row = Partial<Record<(typeof CSV_COLUMNS)[number], string | number>>;
 
 function rows(outing: Outing, models: EarthModels | null): Row[] {
+  const about: Row = { outing: visibleText(outing.name), 'outing id': outing.id };
   const solved = solve(outing, models);
-  const solution = solved.ok ? solved.value : null;
-  const laid = placed(outing, models);
-  const positions = laid.ok ? laid.value.legs.map(({ ends }) => ends[1]) : [];
-  let leg = 0;
-  const head = headerLines(outing)
+  const geo = geoOuting(outing, models);
+  const positions = geo.ok ? geo.value.legs.map(({ ends }) => ends[1]) : [];
+  const header = headerLines(outing)
     .filter((line) => !/^(cairn-back|outing)\b/.test(line))
-    .map((line) => ({ outing: outing.name, kind: 'header', line }));
-  const lines = outing.entries.map((entry) => {
-    // Each line by itself names its norths, so that a table that is sorted or cut still says the same.
+    .map((line): Row => ({ ...about, kind: 'header', line }));
+  let leg = 0;
+  const entries = outing.entries.map((entry): Row => {
+    // Each line names its norths, so that a table that is sorted or cut still says the same.
     const line = writeEntry(entry, NO_NORTH).trim();
-    const row: Row = { outing: outing.name, kind: entry.kind, line };
-    if ('note' in entry && entry.note) row.note = entry.note;
-    if ('what' in entry) row.note = entry.what;
+    const row: Row = { ...about, kind: entry.kind, line };
+    if ('note' in entry && entry.note) row.note = visibleText(entry.note);
+    if ('what' in entry) row.note = visibleText(entry.what);
     if (entry.kind !== 'leg') return row;
-    leg++;
-    return {
-      ...row,
-      ...legCells(entry),
-      number: leg,
-      ...(solution ? worked(solution, leg, positions[leg - 1]) : {}),
-    };
+    const number = ++leg;
+    const computed = solved.ok ? computedCells(solved.value, number, positions[number - 1]) : {};
+    return { ...row, ...legCells(entry), number, ...computed };
   });
-  return [...head, ...lines];
+  return [...header, ...entries];
 }
-
-/** No north is taken for granted: every bearing bears its letter. */
-const NO_NORTH = 'none' as North;
 
 function legCells(leg: Leg): Row {
   return {
@@ -76,23 +74,24 @@ function legCells(leg: Leg): Row {
   };
 }
 
-function worked(solution: Solution, leg: number, position: Position | undefined): Row {
-  const { traverse } = solution;
+function computedCells(solution: Solution, number: number, position: Position | undefined): Row {
+  const { from, to, metres, end } = solution.legs.leg(number);
   return {
-    from: stationName(solution, traverse.from[leg]!),
-    to: stationName(solution, solution.stationOfLeg[leg]!),
-    metres: Number(traverse.lengthMetres[leg]!.toFixed(3)),
-    x: Number(traverse.east[leg]!.toFixed(3)),
-    y: Number(traverse.north[leg]!.toFixed(3)),
+    from: visibleText(stationName(solution, from)),
+    to: visibleText(stationName(solution, to)),
+    metres: Number(metres.toFixed(3)),
+    x: Number(end.east.toFixed(3)),
+    y: Number(end.north.toFixed(3)),
     ...(position && {
       latitude: Number(position.latitude.toFixed(9)),
       longitude: Number(position.longitude.toFixed(9)),
     }),
   };
 }
+
 /**
- * A table with a row a line (RFC 4180). A cell that a spreadsheet would take for a formula begins with an apostrophe, which
- * reading takes off again.
+ * A table with a row for each line (RFC 4180). A cell that a spreadsheet would take for a formula
+ * begins with an apostrophe, which reading removes.
  */
 export const csvFormat: Format = {
   name: 'csv',

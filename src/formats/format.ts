@@ -1,9 +1,9 @@
-import type { EarthModels } from '../core/earth-models';
-import type { Fault } from '../core/faults';
-import type { Logbook } from '../core/logbook';
-import type { Result } from '../core/result';
+import type { Fault } from '../core/faults/fault';
+import type { Logbook } from '../core/model/logbook';
+import type { EarthModels } from '../core/north/earth-models';
+import type { Result } from '../core/units/result';
 
-/** What can't be read of a file, and where: a line and column of a text, or a path into JSON. */
+/** What can't be read of a file, and where: line and column of a text, or a path into JSON. */
 export interface FileFault {
   readonly fault: Fault;
   readonly line?: number;
@@ -11,7 +11,7 @@ export interface FileFault {
   readonly path?: string;
 }
 
-/** A fault of a file as a whole, or at a place in it, in words. */
+/** A fault of a file as a whole, or at a place in it. */
 export const fileFault = (message: string, at: Omit<FileFault, 'fault'> = {}): FileFault => ({
   fault: { code: 'schema', message },
   ...at,
@@ -22,7 +22,7 @@ export interface Format {
   readonly name: string;
   readonly mediaType: string;
   readonly fileEnding: string;
-  /** Fails when no outing has what the format needs: a position of the start and true north. */
+  /** Fails when no outing has what the format needs: a start position and true north. */
   write(logbook: Logbook, models: EarthModels | null): Result<string, FileFault[]>;
 }
 

@@ -1,51 +1,70 @@
-import type { Position } from '../core/logbook';
-import type { Result } from '../core/result';
-import type { FileFault, Format } from './format';
-import { placedOutings, type PlacedOuting } from './placed';
+import type { Position } from '../core/readings/position';
+import { ok } from '../core/units/result';
+import type { Format } from './format';
+import { geoOutings, type GeoOuting } from './geo-outing';
 
 /** GeoJSON takes longitude first. Nine decimals are a tenth of a millimetre. */
-const point = ({ latitude, longitude }: Position) => [
+const coordinates = ({ latitude, longitude }: Position) => [
   Number(longitude.toFixed(9)),
   Number(latitude.toFixed(9)),
 ];
 
-const feature = (
-  geometry: { type: 'Point' | 'LineString'; coordinates: unknown },
-  properties: Record<string, unknown>,
-) => ({ type: 'Feature', geometry, properties });
+type Properties = Readonly<Record<string, unknown>>;
 
-function features({ outing, points, legs, home }: PlacedOuting) {
-  const name = outing.name;
-  return [
-    ...points.map(({ position, ...rest }) =>
-      feature({ type: 'Point', coordinates: point(position) }, { outing: name, ...rest }),
-    ),
-    ...legs.map(({ number, from, to, ends, metres, trueDegrees, entry }) =>
-      feature(
-        { type: 'LineString', coordinates: ends.map(point) },
-        { outing: name, kind: 'leg', number, from, to, metres, trueDegrees, note: entry.note },
-      ),
-    ),
-    ...(home
-      ? [
-          feature(
-            { type: 'LineString', coordinates: home.ends.map(point) },
-            { outing: name, kind: 'way-home', ...home, ends: undefined },
-          ),
-        ]
-      : []),
-  ];
+const pointFeature = (position: Position, properties: Properties) => ({
+  type: 'Feature',
+  geometry: { type: 'Point', coordinates: coordinates(position) },
+  properties,
+});
+
+const HALF_CIRCLE = 180;
+
+/** A line that crosses the date line is cut there (RFC 7946, 3.1.9). */
+function lineGeometry([from, to]: readonly [Position, Position]) {
+  if (Math.abs(to.longitude - from.longitude) <= HALF_CIRCLE) {
+    return { type: 'LineString', coordinates: [coordinates(from), coordinates(to)] };
+  }
+  const side = from.longitude > 0 ? HALF_CIRCLE : -HALF_CIRCLE;
+  const toOnThisSide = to.longitude + 2 * side;
+  const share = (side - from.longitude) / (toOnThisSide - from.longitude);
+  const latitude = from.latitude + share * (to.latitude - from.latitude);
+  return {
+    type: 'MultiLineString',
+    coordinates: [
+      [coordinates(from), coordinates({ latitude, longitude: side })],
+      [coordinates({ latitude, longitude: -side }), coordinates(to)],
+    ],
+  };
 }
 
-/** GeoJSON (RFC 7946): stations and things as points, legs and the way home as lines. */
+const lineFeature = (ends: readonly [Position, Position], properties: Properties) => ({
+  type: 'Feature',
+  geometry: lineGeometry(ends),
+  properties,
+});
+
+function features({ outing: { name, id }, points, legs, home }: GeoOuting) {
+  const about = { outing: name, outingId: id };
+  const found = [
+    ...points.map(({ position, ...rest }) => pointFeature(position, { ...about, ...rest })),
+    ...legs.map(({ number, from, to, ends, metres, trueDegrees, entry: { note } }) =>
+      lineFeature(ends, { ...about, kind: 'leg', number, from, to, metres, trueDegrees, note }),
+    ),
+  ];
+  if (!home) return found;
+  const { ends, ...rest } = home;
+  return [...found, lineFeature(ends, { ...about, kind: 'way-home', ...rest })];
+}
+
+/** GeoJSON (RFC 7946): stations and features as points, legs and the way home as lines. */
 export const geoJsonFormat: Format = {
   name: 'geojson',
   mediaType: 'application/geo+json',
   fileEnding: '.geojson',
-  write(logbook, models): Result<string, FileFault[]> {
-    const laid = placedOutings(logbook, models);
-    if (!laid.ok) return laid;
-    const collection = { type: 'FeatureCollection', features: laid.value.flatMap(features) };
-    return { ok: true, value: `${JSON.stringify(collection, null, 1)}\n` };
+  write(logbook, models) {
+    const found = geoOutings(logbook, models);
+    if (!found.ok) return found;
+    const collection = { type: 'FeatureCollection', features: found.value.flatMap(features) };
+    return ok(`${JSON.stringify(collection, null, 1)}\n`);
   },
 };

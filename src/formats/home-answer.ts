@@ -1,9 +1,10 @@
 import { warningsOf } from '../core/checks';
 import type { WarningPlace } from '../core/checks/check';
-import type { Ellipse } from '../core/error-model';
-import { missAtHome, placeOnMap, way } from '../core/home';
-import { positionOf } from '../core/positions';
-import { stationName, stationPoints, type Solution } from '../core/solve';
+import type { Ellipse } from '../core/errors/ellipse';
+import { placeOnMap, positionErrorEllipse } from '../core/navigation/position-error';
+import { way } from '../core/navigation/ways/way';
+import { positionOfStation } from '../core/survey/positions';
+import { northShown, stationName, type Solution } from '../core/survey/solution';
 
 const ellipseFields = (ellipse: Ellipse) => ({
   semiMajor: ellipse.semiMajorMetres,
@@ -11,45 +12,56 @@ const ellipseFields = (ellipse: Ellipse) => ({
   azimuth: ellipse.azimuthDegrees,
 });
 
-/** The answer of the endpoint `home`: see docs/log-format.md. `lineOf` gives the line of a place on the page, where there is one. */
+function stationFields(solution: Solution, station: number) {
+  const { east, north } = solution.places.at(station);
+  return {
+    name: stationName(solution, station),
+    x: east,
+    y: north,
+    ...positionOfStation(solution.places, station),
+  };
+}
+
+function homeFields(solution: Solution, from: number, to: number) {
+  const { bearing, distanceMetres, paces } = way(solution, from, to);
+  return {
+    from: stationName(solution, from),
+    to: stationName(solution, to),
+    ...bearing,
+    show: northShown(solution),
+    distanceMetres,
+    paces,
+  };
+}
+
+/**
+ * The answer of the endpoint `home`: see docs/endpoints.md. `lineOf` gives the line of the log
+ * that a warning is about, where there is one.
+ */
 export function homeAnswer(
   solution: Solution,
   from: number,
   to: number,
   lineOf: (place: WarningPlace) => number | undefined,
 ) {
-  const { outing, norths, traverse } = solution;
-  const home = way(solution, from, to);
+  const { outing, places } = solution;
+  const { norths } = places.frame;
   return {
     outing: outing.name,
     declination: { east: norths.declinationEast, source: norths.declinationSource },
     correction: norths.correction,
-    stations: stationPoints(solution).map((point) => ({
-      name: stationName(solution, point),
-      x: traverse.east[point],
-      y: traverse.north[point],
-      ...positionOf(solution, point),
-    })),
+    stations: places.stations().map((station) => stationFields(solution, station)),
     walkedMetres: solution.walkedMetres,
-    home: {
-      from: stationName(solution, from),
-      to: stationName(solution, to),
-      magnetic: home.bearing.magnetic,
-      true: home.bearing.true,
-      grid: home.bearing.grid,
-      show: outing.show.north,
-      distanceMetres: home.distanceMetres,
-      paces: home.paces,
-    },
-    missAtHome: ellipseFields(missAtHome(solution, from, to)),
+    home: homeFields(solution, from, to),
+    missAtHome: ellipseFields(positionErrorEllipse(solution, from, to)),
     placeOnMap: ellipseFields(placeOnMap(solution, from)),
-    closures: solution.closures.map((closure) => ({
-      station: closure.station,
-      line: lineOf({ entry: closure.entry }),
-      dx: closure.dxMetres,
-      dy: closure.dyMetres,
-      metres: closure.metres,
-      ofWalked: closure.ofWalked,
+    closures: solution.closures.map(({ station, entry, misclosure, metres, ofWalked }) => ({
+      station,
+      line: lineOf({ entry }),
+      dx: misclosure.east,
+      dy: misclosure.north,
+      metres,
+      ofWalked,
     })),
     warnings: warningsOf(solution).map(({ code, at, message }) => ({
       code,

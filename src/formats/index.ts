@@ -7,7 +7,7 @@ import { kmlFormat } from './kml';
 import { logFormat } from './log';
 import { svgFormat } from './svg';
 
-/** Every format that a logbook can be written in. A new one is one more file and one more row here. */
+/** Every format that a logbook can be written in. A new one is one more file and one line here. */
 export const FORMATS: ReadonlyMap<string, Format> = new Map(
   [logFormat, jsonFormat, gpxFormat, geoJsonFormat, kmlFormat, csvFormat, svgFormat].map(
     (format) => [format.name, format],

@@ -1,70 +1,90 @@
-import type { Position } from '../core/logbook';
-import { ok } from '../core/result';
+import type { Position } from '../core/readings/position';
+import { ok } from '../core/units/result';
 import type { Format } from './format';
-import { placedOutings, type PlacedOuting } from './placed';
-import { xmlElement } from './xml-text';
+import { geoOutings, type GeoOuting } from './geo-outing';
+import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
 /** KML takes longitude first. */
-const place = ({ latitude, longitude }: Position) =>
-  `${longitude.toFixed(9)},${latitude.toFixed(9)}`;
+const coordinates = (positions: readonly Position[]) =>
+  xmlText(
+    'coordinates',
+    positions
+      .map(({ latitude, longitude }) => `${longitude.toFixed(9)},${latitude.toFixed(9)}`)
+      .join(' '),
+  );
 
-const placemark = (name: string, words: string | undefined, style: string, geometry: string) =>
-  `<Placemark>${xmlElement('name', name)}${xmlElement('description', words)}<styleUrl>#${style}</styleUrl>${geometry}</Placemark>`;
+const pointAt = (position: Position) => xmlElement('Point', {}, coordinates([position]));
 
-const line = (ends: readonly Position[]) =>
-  `<LineString><tessellate>1</tessellate><coordinates>${ends.map(place).join(' ')}</coordinates></LineString>`;
+const lineOf = (positions: readonly Position[]) =>
+  xmlElement('LineString', {}, xmlText('tessellate', '1'), coordinates(positions));
 
-function folder({ outing, points, legs, home }: PlacedOuting): string[] {
-  return [
-    `<Folder>${xmlElement('name', outing.name || 'Outing')}`,
-    ...points.map(({ kind, name, note, thing, position }) =>
+const placemark = (
+  name: string,
+  words: string | undefined,
+  style: string,
+  geometry: XmlElement,
+): XmlElement =>
+  xmlElement(
+    'Placemark',
+    {},
+    xmlText('name', name),
+    xmlText('description', words),
+    xmlText('styleUrl', `#${style}`),
+    geometry,
+  );
+
+const folder = ({ outing, points, legs, home }: GeoOuting): XmlElement =>
+  xmlElement(
+    'Folder',
+    {},
+    xmlText('name', outing.name || 'Outing'),
+    ...points.map(({ kind, name, note, thing, position }) => {
+      const style = kind === 'station' ? 'station' : 'thing';
+      return placemark(name, note ?? thing, style, pointAt(position));
+    }),
+    ...legs.map(({ number, from, to, metres, ends }) => {
+      const words = `${from} to ${to}, ${Math.round(metres)} m`;
+      return placemark(`Leg ${number}`, words, 'leg', lineOf(ends));
+    }),
+    home &&
       placemark(
-        name,
-        note ?? thing,
-        kind === 'station' ? 'station' : 'thing',
-        `<Point><coordinates>${place(position)}</coordinates></Point>`,
+        'Way home',
+        `${home.from} to ${home.to}, ${Math.round(home.metres)} m`,
+        'home',
+        lineOf(home.ends),
       ),
-    ),
-    ...legs.map(({ number, from, to, metres, ends }) =>
-      placemark(`Leg ${number}`, `${from} to ${to}, ${Math.round(metres)} m`, 'leg', line(ends)),
-    ),
-    home
-      ? placemark(
-          'Way home',
-          `${home.from} to ${home.to}, ${Math.round(home.metres)} m`,
-          'home',
-          line(home.ends),
-        )
-      : '',
-    '</Folder>',
-  ];
-}
+  );
+
+const labelStyle = (id: string, scale: string): XmlElement =>
+  xmlElement('Style', { id }, xmlElement('LabelStyle', {}, xmlText('scale', scale)));
 
 /** Colours are alpha, blue, green, red in KML. */
-const STYLES = [
-  '<Style id="station"><LabelStyle><scale>0.9</scale></LabelStyle></Style>',
-  '<Style id="thing"><LabelStyle><scale>0.8</scale></LabelStyle></Style>',
-  '<Style id="leg"><LineStyle><color>ff3a3024</color><width>3</width></LineStyle></Style>',
-  '<Style id="home"><LineStyle><color>ff2030a0</color><width>4</width></LineStyle></Style>',
-];
+const lineStyle = (id: string, colour: string, width: string): XmlElement =>
+  xmlElement(
+    'Style',
+    { id },
+    xmlElement('LineStyle', {}, xmlText('color', colour), xmlText('width', width)),
+  );
 
-/** KML 2.3: a folder an outing, with stations, things seen, legs and the way home. */
+/** KML 2.3: a folder for each outing, with stations, features, legs and the way home. */
 export const kmlFormat: Format = {
   name: 'kml',
   mediaType: 'application/vnd.google-earth.kml+xml',
   fileEnding: '.kml',
   write(logbook, models) {
-    const laid = placedOutings(logbook, models);
-    if (!laid.ok) return laid;
-    return ok(
-      [
-        '<?xml version="1.0" encoding="UTF-8"?>',
-        '<kml xmlns="http://www.opengis.net/kml/2.2" version="2.3"><Document><name>Cairn Back</name>',
-        ...STYLES,
-        ...laid.value.flatMap(folder),
-        '</Document></kml>',
-        '',
-      ].join('\n'),
+    const found = geoOutings(logbook, models);
+    if (!found.ok) return found;
+    const document = xmlElement(
+      'Document',
+      {},
+      xmlText('name', 'Cairn Back'),
+      labelStyle('station', '0.9'),
+      labelStyle('thing', '0.8'),
+      lineStyle('leg', 'ff3a3024', '3'),
+      lineStyle('home', 'ff2030a0', '4'),
+      ...found.value.map(folder),
     );
+    const namespace = { xmlns: 'http://www.opengis.net/kml/2.2', version: '2.3' };
+    return ok(writeXml(xmlElement('kml', namespace, document)));
   },
 };

@@ -1,7 +1,7 @@
 import { readLog } from '../core/log-text/read-log';
 import { writeLog } from '../core/log-text/write-log';
-import { ok } from '../core/result';
-import { logbookOf } from './json';
+import { logbookOf } from '../core/model/logbook';
+import { ok } from '../core/units/result';
 import type { LogbookFormat } from './format';
 
 /** The plain-text log: one outing a file. */

@@ -1,95 +1,202 @@
-import { threeDigits } from '../core/angle';
-import { missAtHome, way } from '../core/home';
-import { fail, ok } from '../core/result';
-import { solve, stationName, type Solution } from '../core/solve';
+import { positionErrorEllipse } from '../core/navigation/position-error';
+import { isThere, wayHome } from '../core/navigation/ways/way';
+import { shownBearing, shownNorth, towardReference } from '../core/north/norths';
+import { solve } from '../core/survey/solve';
+import { northShown, stationName, type Solution } from '../core/survey/solution';
+import { angleText, threeDigits } from '../core/units/angle';
+import { NORTH_LETTERS, NORTHS, type North } from '../core/units/bearing';
+import type { Degrees } from '../core/units/units';
+import { fail, ok } from '../core/units/result';
+import { placeLabels, type Label } from '../sketch/labels';
+import { legPaths } from '../sketch/paths';
+import { sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
+import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
-import { barMetres, fitted, legsPaths, marksOf, onScreen } from './sketch/geometry';
-import { placedLabels, type PlacedLabel } from './sketch/label-places';
-import { xmlText } from './xml-text';
+import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
 const WIDTH = 520;
 const LEAST_HEIGHT = 320;
 const MOST_HEIGHT = 720;
+/** Share of the width that the route itself may take. */
+const ROUTE_SHARE = 0.67;
 /** Room above and below the route for names, scale and words. */
 const EDGES = 150;
-const LETTER = { magnetic: 'M', true: 'T', grid: 'G' } as const;
+const LABEL_EDGE = 50;
+const SCALE_BAR_PIXELS = 110;
 
-/** As high as the route asks for at this width, within reason. */
-function sheetOf({ traverse }: Solution) {
-  const { east, north, legs } = traverse;
-  const span = (column: Float64Array) => {
-    const used = column.subarray(0, legs + 1);
-    return (
-      used.reduce((most, each) => Math.max(most, each), 0) -
-      used.reduce((least, each) => Math.min(least, each), 0)
-    );
-  };
-  const wanted = (WIDTH * 0.67 * span(north)) / Math.max(1, span(east)) + EDGES;
+/** As high as the route needs at this width, within limits. */
+function sheetOf(scene: Scene): Size {
+  const { width, height } = sizeOf(sceneBounds(scene, null));
+  const wanted = (WIDTH * ROUTE_SHARE * height) / Math.max(1, width) + EDGES;
   return {
     width: WIDTH,
     height: Math.round(Math.min(MOST_HEIGHT, Math.max(LEAST_HEIGHT, wanted))),
   };
 }
 
-/**
- * The route in black on white, the working north up, with the way home, its doubt, names, scale and north: a picture that
- * needs nothing else. Names are text and stay text, whatever they hold.
- */
-export function sketchSvg(solution: Solution): string {
-  const { outing, traverse, current } = solution;
-  const sheet = sheetOf(solution);
-  const { height } = sheet;
-  const view = fitted(solution, sheet, null);
-  const here = onScreen(view, traverse.east[current]!, traverse.north[current]!);
-  const home = onScreen(view, 0, 0);
-  const { way: legs, sideTrips } = legsPaths(solution);
-  const box = { left: 0, top: 50, right: WIDTH, bottom: height - 50 };
-  const labels = placedLabels(solution, marksOf(solution), view, [[here, home]], box);
-  const bar = barMetres(view.k, 110);
-  const pixels = (bar * view.k).toFixed(1);
-  const words = homeWords(solution);
-  const doubt = missAtHome(solution, current, 0);
-  const thin = (d: string, width: number) =>
-    `<path d="${d}" fill="none" stroke="#000" stroke-width="${width}" vector-effect="non-scaling-stroke"/>`;
+const pixels = (value: number) => value.toFixed(1);
+
+const line = (d: string, width: number, more: Readonly<Record<string, string>> = {}): XmlElement =>
+  xmlElement('path', { d, fill: 'none', stroke: '#000', 'stroke-width': width, ...more });
+
+/** The way home as a dashed line, and the uncertainty at its end. */
+function homeElements(solution: Solution, view: View): XmlElement[] {
+  const { places, current } = solution;
+  if (current === 0) return [];
+  const here = onScreen(view, places.at(current));
+  const home = onScreen(view, places.at(0));
+  const error = positionErrorEllipse(solution, current, 0);
+  const transform =
+    `translate(${pixels(home.x)} ${pixels(home.y)}) ` +
+    `rotate(${pixels(error.azimuthDegrees - 90)})`;
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${height}" width="${WIDTH}" height="${height}" role="img" font-family="sans-serif" font-size="14" stroke-linecap="round" stroke-linejoin="round">`,
-    `<title>${xmlText(outing.name || 'Outing')}</title><desc>${xmlText(words)}</desc>`,
-    `<rect width="${WIDTH}" height="${height}" fill="#fff"/>`,
-    current === 0
-      ? ''
-      : `<ellipse rx="${(doubt.semiMajorMetres * view.k).toFixed(1)}" ry="${(doubt.semiMinorMetres * view.k).toFixed(1)}" transform="translate(${home.x.toFixed(1)} ${home.y.toFixed(1)}) rotate(${(doubt.azimuthDegrees - 90).toFixed(1)})" fill="#e4e4e4"/><path d="M${here.x.toFixed(1)} ${here.y.toFixed(1)}L${home.x.toFixed(1)} ${home.y.toFixed(1)}" fill="none" stroke="#000" stroke-width="3" stroke-dasharray="12 8"/>`,
-    `<g transform="translate(${view.x.toFixed(2)} ${view.y.toFixed(2)}) scale(${view.k.toFixed(6)})">${thin(legs, 2)}${thin(sideTrips, 1)}</g>`,
-    thin(
-      `M20 ${height - 20}h${pixels}M20 ${height - 26}v12M${(20 + Number(pixels)).toFixed(1)} ${height - 26}v12M26 60V16M19 29L26 16L33 29`,
-      1.5,
-    ),
-    `<g stroke="#fff" stroke-width="4" paint-order="stroke">`,
-    ...labels.map(labelSvg),
-    `<text x="20" y="${height - 32}">${bar} m</text><text x="40" y="30">${solution.working === 'true' ? 'true north' : 'needle'}</text><text x="${WIDTH - 16}" y="${height - 14}" text-anchor="end">${xmlText(words)}</text>`,
-    '</g></svg>',
-    '',
-  ].join('\n');
+    xmlElement('ellipse', {
+      rx: pixels(error.semiMajorMetres * view.k),
+      ry: pixels(error.semiMinorMetres * view.k),
+      transform,
+      fill: '#e4e4e4',
+    }),
+    line(`M${pixels(here.x)} ${pixels(here.y)}L${pixels(home.x)} ${pixels(home.y)}`, 3, {
+      'stroke-dasharray': '12 8',
+    }),
+  ];
 }
 
-function labelSvg({ mark, spot, x, y }: PlacedLabel): string {
-  const [cx, cy] = [spot.x.toFixed(1), spot.y.toFixed(1)];
-  const dot =
+function legElements(scene: Scene, view: View): XmlElement {
+  const { way, sideTrips } = legPaths(scene);
+  const fixedWidth = { 'vector-effect': 'non-scaling-stroke' };
+  const offset = `${view.x.toFixed(2)} ${view.y.toFixed(2)}`;
+  const transform = `translate(${offset}) scale(${view.k.toFixed(6)})`;
+  return xmlElement('g', { transform }, line(way, 2, fixedWidth), line(sideTrips, 1, fixedWidth));
+}
+
+/** The scale bar at the lower left. */
+function scaleBar({ k }: View, { height }: Size): XmlElement {
+  const length = scaleBarMetres(k, SCALE_BAR_PIXELS) * k;
+  const end = pixels(20 + length);
+  return line(
+    `M20 ${height - 20}h${pixels(length)}M20 ${height - 26}v12M${end} ${height - 26}v12`,
+    1.5,
+  );
+}
+
+/** How each north's arrow is drawn, to be told apart in black on white. */
+const NORTH_DASHES: Readonly<Record<North, string>> = {
+  true: 'none',
+  magnetic: '6 4',
+  grid: '2 3',
+};
+const ARROW = { x: 44, y: 78, length: 52, head: 7 } as const;
+const KEY = { x: 92, y: 30, line: 20, sample: 26 } as const;
+/** Nearer to each other, two arrows would lie on each other: one has both names. */
+const LEAST_APART = 0.5;
+
+/** The norths that the readings and the way home are from, with their turn from the sheet's top. */
+function northsUsed(solution: Solution): { turn: Degrees; names: North[] }[] {
+  const { outing, places } = solution;
+  const { north: up, norths } = places.frame;
+  const used = new Set<North>([up, northShown(solution)]);
+  for (const entry of outing.entries) {
+    if ('bearing' in entry) used.add(entry.bearing.north);
+    if (entry.kind === 'leg' && entry.back) used.add(entry.back.north);
+  }
+  const arrows: { turn: Degrees; names: North[] }[] = [];
+  for (const north of NORTHS.filter((each) => used.has(shownNorth(each, norths)))) {
+    const turn = towardReference(north, norths);
+    if (turn === null) continue;
+    const beside = arrows.find((arrow) => Math.abs(arrow.turn - turn) < LEAST_APART);
+    if (beside) beside.names.push(north);
+    else arrows.push({ turn, names: [north] });
+  }
+  return arrows;
+}
+
+/** The norths as arrows from one foot at the upper left, with what they are beside them. */
+function northElements(solution: Solution): XmlElement[] {
+  return northsUsed(solution).flatMap(({ turn, names }, index) => {
+    const dashes = { 'stroke-dasharray': NORTH_DASHES[names[0] ?? 'true'] };
+    const y = KEY.y + index * KEY.line;
+    const { x, y: foot, length, head } = ARROW;
+    const angle = Math.abs(turn) < LEAST_APART ? '' : ` ${angleText(turn)}`;
+    return [
+      line(`M0 0V${-length}`, 1.5, {
+        ...dashes,
+        transform: `translate(${x} ${foot}) rotate(${pixels(turn)})`,
+      }),
+      line(`M${-head} ${head - length}L0 ${-length}L${head} ${head - length}`, 1.5, {
+        transform: `translate(${x} ${foot}) rotate(${pixels(turn)})`,
+      }),
+      line(`M${KEY.x} ${y - 4}h${KEY.sample}`, 1.5, dashes),
+      xmlElement('text', { x: KEY.x + KEY.sample + 8, y }, `${names.join(', ')} north${angle}`),
+    ];
+  });
+}
+
+function labelElements({ mark, pixel, x, y }: Label): XmlElement[] {
+  const [cx, cy] = [pixels(pixel.x), pixels(pixel.y)];
+  const symbol =
     mark.kind === 'seen'
-      ? `<path d="M${cx} ${cy}m-5 4h10l-5 -9z" fill="none" stroke="#000" stroke-width="1.5"/>`
-      : `<circle cx="${cx}" cy="${cy}" r="${mark.kind === 'start' ? 7 : 4}"/>`;
-  return `${dot}<text x="${x.toFixed(1)}" y="${y.toFixed(1)}">${xmlText(mark.text)}</text>`;
+      ? line(`M${cx} ${cy}m-5 4h10l-5 -9z`, 1.5)
+      : xmlElement('circle', { cx, cy, r: mark.kind === 'start' ? 7 : 4 });
+  return [symbol, xmlElement('text', { x: pixels(x), y: pixels(y) }, mark.text)];
 }
 
 function homeWords(solution: Solution): string {
-  const home = way(solution, solution.current, 0);
+  const home = wayHome(solution);
   const place = stationName(solution, 0);
-  if (home.distanceMetres < 1) return `At ${place}`;
-  const { north } = solution.outing.show;
-  const shown = home.bearing[north] === null ? 'magnetic' : north;
-  return `To ${place}: ${threeDigits(home.bearing[shown]!)} ${LETTER[shown]}, ${Math.round(home.distanceMetres)} m`;
+  if (isThere(home)) return `At ${place}`;
+  const { degrees, north } = shownBearing(home.bearing, northShown(solution));
+  const distance = Math.round(home.distanceMetres);
+  return `To ${place}: ${threeDigits(degrees)} ${NORTH_LETTERS[north]}, ${distance} m`;
 }
 
-/** A picture of one outing. */
+/**
+ * The route in black on white, the frame's north up, with the way home, its uncertainty, names,
+ * scale and north. Names stay text, whatever they hold.
+ */
+export function sketchSvg(solution: Solution): string {
+  const { outing, places, current } = solution;
+  const scene = sceneOf(solution);
+  const sheet = sheetOf(scene);
+  const view = fitView(scene, sheet, null);
+  const homeLine = [onScreen(view, places.at(current)), onScreen(view, places.at(0))] as const;
+  const bottom = sheet.height - LABEL_EDGE;
+  const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
+  const labels = placeLabels(scene, view, [homeLine], box);
+  const words = homeWords(solution);
+  const bar = `${scaleBarMetres(view.k, SCALE_BAR_PIXELS)} m`;
+  const svg = xmlElement(
+    'svg',
+    {
+      xmlns: 'http://www.w3.org/2000/svg',
+      viewBox: `0 0 ${WIDTH} ${sheet.height}`,
+      width: WIDTH,
+      height: sheet.height,
+      role: 'img',
+      'font-family': 'sans-serif',
+      'font-size': 14,
+      'stroke-linecap': 'round',
+      'stroke-linejoin': 'round',
+    },
+    xmlText('title', outing.name || 'Outing'),
+    xmlText('desc', words),
+    xmlElement('rect', { width: WIDTH, height: sheet.height, fill: '#fff' }),
+    ...homeElements(solution, view),
+    legElements(scene, view),
+    scaleBar(view, sheet),
+    ...northElements(solution),
+    xmlElement(
+      'g',
+      { stroke: '#fff', 'stroke-width': 4, 'paint-order': 'stroke' },
+      ...labels.flatMap(labelElements),
+      xmlElement('text', { x: 20, y: sheet.height - 32 }, bar),
+      xmlElement('text', { x: WIDTH - 16, y: sheet.height - 14, 'text-anchor': 'end' }, words),
+    ),
+  );
+  return writeXml(svg, { declaration: false });
+}
+
+/** A drawing of one outing. */
 export const svgFormat: Format = {
   name: 'svg',
   mediaType: 'image/svg+xml',

@@ -1,34 +1,27 @@
-import type { Logbook } from '../core/logbook';
-import type { CairnDatabase, NightlyCopy } from './database';
-import { follow } from './journal';
+import dayjs from 'dayjs';
+import { logbookOf, type Logbook } from '../core/model/logbook';
+import type { Outing } from '../core/model/outing';
+import type { CairnDatabase, DailyCopy } from './database';
+import { changeLogs } from './outings';
 import { paceProfiles } from './profiles';
+import { replay } from './replay';
 
-/** Everything on the shelf as one logbook. Of a damaged outing there is the page up to the damage, and its records as they are. */
+/** All outings as one logbook. A damaged one is there up to the damage, with its raw records. */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
-  const journals = new Map<string, unknown[]>();
-  for (const record of await database.changes.toArray()) {
-    const journal = journals.get(record.outing);
-    if (journal) journal.push(record);
-    else journals.set(record.outing, [record]);
-  }
-  const outings: Logbook['outings'] = [];
+  const outings: Outing[] = [];
   const damagedJournals: unknown[] = [];
-  for (const journal of journals.values()) {
-    const { page, damage } = follow(null, journal);
-    if (damage) damagedJournals.push(...journal);
-    if (page && !page.discarded) outings.push(page.outing);
+  for (const records of (await changeLogs(database)).values()) {
+    const { state, damage } = replay(null, records);
+    if (damage) damagedJournals.push(...records);
+    if (state && !state.discarded) outings.push(state.outing);
   }
   return {
-    format: 'cairn-back/logbook',
-    version: 1,
-    exportedAt: now.toISOString(),
-    outings,
-    paceProfiles: await paceProfiles(database),
+    ...logbookOf(outings, now.toISOString(), await paceProfiles(database)),
     ...(damagedJournals.length > 0 ? { damagedJournals } : {}),
   };
 }
 
-/** Notes down that the first so many changes were backed up: count them before the backup is made, so that none is passed over. */
+/** Records that this many changes were backed up: count them before the backup is made. */
 export async function markBackup(
   database: CairnDatabase,
   now: Date,
@@ -37,68 +30,74 @@ export async function markBackup(
   await database.marks.put({ name: 'backup', at: now.toISOString(), changes });
 }
 
-/** When the last backup was, and what came since. */
+/** When the last backup was, and what changed since. */
 export interface BackupState {
   readonly at: string | null;
-  /** Changes written since. */
   readonly changesSince: number;
-  /** True when it is time to remind, gently: something was written, and the last backup is a week old or there is none. */
+  /** True when it is time for a reminder. */
   readonly due: boolean;
 }
 
+/** A reminder comes when something changed since a backup of this age. */
 const REMIND_AFTER_DAYS = 7;
-/** Fewer changes than this are no reason to remind someone who has never backed up. */
+/** Someone who never made a backup is reminded after this many changes. */
 const WORTH_A_BACKUP = 20;
 
-/** How the backup stands. */
 export async function backupState(database: CairnDatabase, now: Date): Promise<BackupState> {
-  const [mark, changes] = await Promise.all([
-    database.marks.get('backup'),
-    database.changes.count(),
-  ]);
-  const changesSince = changes - (mark?.changes ?? 0);
-  const days = mark ? (now.getTime() - Date.parse(mark.at)) / 86_400_000 : Infinity;
-  const due = mark ? changesSince > 0 && days >= REMIND_AFTER_DAYS : changesSince >= WORTH_A_BACKUP;
-  return { at: mark?.at ?? null, changesSince, due };
+  const mark = await database.marks.get('backup');
+  const changesSince = (await database.changes.count()) - (mark?.changes ?? 0);
+  if (!mark) return { at: null, changesSince, due: changesSince >= WORTH_A_BACKUP };
+  const days = dayjs(now).diff(mark.at, 'day', true);
+  // A backup of the future was marked by a clock that was wrong.
+  const isLongAgo = days >= REMIND_AFTER_DAYS || days < -1;
+  return { at: mark.at, changesSince, due: changesSince > 0 && isLongAgo };
 }
 
 /** Copies of this many days are kept. */
 const COPIES_KEPT = 3;
 
+/** A logbook's text apart from when it was written. */
+const withoutDate = (logbook: object) => JSON.stringify({ ...logbook, exportedAt: '' });
+
 /**
- * Makes the copy of the day, once a day and only when something was written since the last one; older ones go. Resolves to
- * whether it made one.
+ * Makes the copy of the day, once a day and only when something changed since the last one; older
+ * copies are removed. Resolves to whether it made one.
  */
-export async function makeNightlyCopy(
+export async function makeDailyCopy(
   database: CairnDatabase,
   day: string,
   now: Date,
 ): Promise<boolean> {
-  const newest = await database.copies.orderBy('day').last();
-  if (newest && newest.day >= day) return false;
+  const copies = await copiesBy(database, day);
+  const newest = copies[0];
+  if (newest?.day === day) return false;
   const logbook = await wholeLogbook(database, now);
   if (logbook.outings.length === 0) return false;
-  const text = JSON.stringify({ ...logbook, exportedAt: '' });
-  if (
-    newest &&
-    JSON.stringify({ ...(JSON.parse(newest.text) as object), exportedAt: '' }) === text
-  ) {
+  if (newest && withoutDate(JSON.parse(newest.text) as object) === withoutDate(logbook)) {
     return false;
   }
   await database.transaction('rw', database.copies, async () => {
-    const copy: NightlyCopy = {
+    await database.copies.put({
       day,
       at: now.toISOString(),
       outings: logbook.outings.length,
       text: JSON.stringify(logbook),
-    };
-    await database.copies.put(copy);
-    const days = await database.copies.orderBy('day').primaryKeys();
-    await database.copies.bulkDelete(days.slice(0, -COPIES_KEPT));
+    });
+    const kept = await copiesBy(database, day);
+    await database.copies.bulkDelete(kept.slice(COPIES_KEPT).map((copy) => copy.day));
   });
   return true;
 }
 
-/** The copies, the newest first, without their texts' parsing. */
-export const nightlyCopies = (database: CairnDatabase): Promise<NightlyCopy[]> =>
+/**
+ * The copies, the newest first as seen from a day. Those of later days were made while the clock
+ * was wrong: they count as the oldest, so that copies go on once it is right.
+ */
+async function copiesBy(database: CairnDatabase, day: string): Promise<DailyCopy[]> {
+  const copies = await dailyCopies(database);
+  return [...copies.filter((copy) => copy.day <= day), ...copies.filter((copy) => copy.day > day)];
+}
+
+/** The copies, the newest first. */
+export const dailyCopies = (database: CairnDatabase) =>
   database.copies.orderBy('day').reverse().toArray();

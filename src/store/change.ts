@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { operationSchema } from '../core/edit/operations';
-import { outingSchema } from '../core/logbook';
+import { outingSchema } from '../core/model/outing';
 
 /**
- * One line of an outing's journal. The journal is all that is stored: an outing is what its changes, in
- * order, come to. Nothing is overwritten, so nothing that was written can be lost by writing more.
+ * One record of an outing's change log, which is all that is stored: the outing is replayed from
+ * it. Records are only added, so that nothing written can be lost by writing more.
  */
 export const changeSchema = z.object({
   outing: z.string(),
-  /** Counts from 0 without gaps; two tabs that write the same number clash, and the later one tries again. */
+  /** From 0 without gaps; of two tabs that write the same number, the later one tries again. */
   number: z.number().int().min(0),
   at: z.iso.datetime(),
   change: z.discriminatedUnion('kind', [

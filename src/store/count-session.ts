@@ -1,6 +1,7 @@
 import Dexie from 'dexie';
-import { followCount, NO_COUNT, type Count, type CountLine } from './count';
+import { replayCount, NO_COUNT, type Count, type CountLine, type CountRecord } from './count';
 import { openingFault, type CairnDatabase } from './database';
+import { KeptLog, onStoreTaken } from './kept-log';
 import { isClash, storeFault, type StoreFault } from './store-fault';
 
 /** What a view may know of a count. */
@@ -9,12 +10,14 @@ export type CountState =
   | { readonly status: 'unavailable'; readonly fault: StoreFault }
   | { readonly status: 'ready'; readonly count: Count };
 
-/** Each clash means that another tab got a tap in; after this many in a row something else is wrong. */
+/** Each clash means another tab's tap; after this many in a row something else is wrong. */
 const MOST_TRIES = 64;
+/** Until a store that could not be read is tried again. */
+const RETRY_MS = 2000;
 
 /**
- * One count under way, in one tab. A tap shows after it is durable; taps that come faster wait in line, and none is
- * dropped. Another tab that counts on the same count clashes in the key; its lines are read and the tap comes after them.
+ * One count in progress, in one tab. A tap shows after it is durable; faster taps wait in a queue,
+ * and none is dropped. A tap that clashes with one of another tab is written after it.
  */
 export class CountSession {
   private state: CountState = { status: 'loading' };
@@ -22,12 +25,15 @@ export class CountSession {
   private readonly listeners = new Set<() => void>();
   private queue: Promise<unknown> = Promise.resolve();
   private opened = false;
+  private readonly log: KeptLog<CountRecord>;
 
   constructor(
     private readonly database: CairnDatabase,
     private readonly id: string,
     private readonly now: () => Date = () => new Date(),
-  ) {}
+  ) {
+    this.log = new KeptLog<CountRecord>(database, database.counts, id);
+  }
 
   readonly getState = (): CountState => this.state;
 
@@ -35,18 +41,27 @@ export class CountSession {
     this.listeners.add(listener);
     const readOn = () => void this.readOn();
     globalThis.document?.addEventListener('visibilitychange', readOn);
+    const stopWatching = onStoreTaken(this.database, readOn);
     readOn();
     return () => {
       this.listeners.delete(listener);
+      stopWatching();
       globalThis.document?.removeEventListener('visibilitychange', readOn);
     };
   };
 
-  /** Writes a line down; resolves to null when it is durable, else to why it is not. */
+  /** Stores a record; resolves to null when it is durable, else to why it isn't. */
   readonly add = (line: CountLine): Promise<StoreFault | null> => {
     const written = this.queue.then(() => this.write(line));
     this.queue = written;
     return written;
+  };
+
+  /** The number of the newest record of any tab; null where the store can't be read. */
+  readonly newest = async (): Promise<number | null> => {
+    await this.queue;
+    await this.readOn();
+    return this.state.status === 'ready' ? this.count.number : null;
   };
 
   private show(state: CountState): void {
@@ -56,14 +71,21 @@ export class CountSession {
 
   private async readOn(): Promise<void> {
     const fault = await openingFault(this.database);
-    if (fault) return this.show({ status: 'unavailable', fault });
+    if (fault) return this.failed(fault);
     try {
+      await this.log.restore();
       const records = await this.recordsAfter(this.count.number);
-      if (records.length === 0 && this.opened) return;
+      if (records.length === 0 && this.opened && this.state.status === 'ready') return;
       this.take(records);
     } catch (error) {
-      this.show({ status: 'unavailable', fault: storeFault(error) });
+      this.failed(storeFault(error));
     }
+  }
+
+  /** Says why the count can't be read, and tries again while someone looks at it. */
+  private failed(fault: StoreFault): void {
+    this.show({ status: 'unavailable', fault });
+    if (this.listeners.size > 0) setTimeout(() => void this.readOn(), RETRY_MS);
   }
 
   private recordsAfter(number: number) {
@@ -73,9 +95,10 @@ export class CountSession {
       .toArray();
   }
 
-  private take(records: readonly unknown[]): void {
+  private take(records: readonly CountRecord[]): void {
     this.opened = true;
-    this.count = followCount(this.count, records);
+    this.log.take(records);
+    this.count = replayCount(this.count, records);
     this.show({ status: 'ready', count: this.count });
   }
 
@@ -86,7 +109,7 @@ export class CountSession {
         const number = this.count.number + 1;
         const record = { count: this.id, number, at: this.now().toISOString(), line };
         try {
-          await this.database.counts.add(record);
+          await this.log.add(record);
         } catch (error) {
           if (!isClash(error)) throw error;
           this.take(await this.recordsAfter(this.count.number));

@@ -3,8 +3,8 @@ import { z } from 'zod';
 const at = z.iso.datetime();
 
 /**
- * One line of a count's journal: a tap, its undoing, something seen, what the count is for. A count is what its lines
- * come to; each is written down when it happens, so that a reload or a locked phone loses none.
+ * One record of a count: a tap, an undo, a feature, what the count is for. Each is stored when it
+ * happens, so that a reload or a locked phone loses none; the count is replayed from them.
  */
 const countRecordSchema = z.object({
   /** Which count: an outing's id, or that of a calibration. */
@@ -21,16 +21,16 @@ const countRecordSchema = z.object({
       side: z.enum(['left', 'right']).optional(),
       sideMetres: z.number().min(0).optional(),
     }),
-    /** The bearing to hold and the ground, as typed. */
+    /** The bearing to follow and the ground, as typed. */
     z.object({ kind: z.literal('leg'), bearing: z.string(), ground: z.string().optional() }),
-    /** The count was used or given up: the next begins at nothing. */
+    /** The count was used or dropped: the next starts at 0. */
     z.object({ kind: z.literal('end') }),
   ]),
 });
 export type CountRecord = z.infer<typeof countRecordSchema>;
 export type CountLine = CountRecord['line'];
 
-/** Something seen during a count, and how far along it was. */
+/** A feature noted during a count, and how far along it was. */
 interface SeenAt {
   readonly paces: number;
   readonly metres: number;
@@ -39,16 +39,16 @@ interface SeenAt {
   readonly sideMetres?: number;
 }
 
-/** What a count comes to. Paces and metres are kept apart: a tap may stand for either. */
+/** The state of a count. Paces and metres are kept apart: a tap may stand for either. */
 export interface Count {
-  /** Number of the newest line; -1 for none. */
+  /** Number of the newest record; -1 for none. */
   readonly number: number;
   readonly paces: number;
   readonly metres: number;
   readonly bearing: string;
   readonly ground: string | undefined;
   readonly seen: readonly SeenAt[];
-  /** The lines that can be undone, the last one last. */
+  /** The records that can be undone, the last one last. */
   readonly undoable: readonly CountLine[];
 }
 
@@ -91,8 +91,8 @@ function after(count: Count, line: CountLine): Count {
   }
 }
 
-/** Follows records from a count on. A record that can't be read is passed over: a lost tap is better than a lost count. */
-export function followCount(from: Count, records: readonly unknown[]): Count {
+/** Replays records from a count on. An unreadable one is skipped: better a tap lost than all. */
+export function replayCount(from: Count, records: readonly unknown[]): Count {
   let count = from;
   for (const record of records) {
     const parsed = countRecordSchema.safeParse(record);

@@ -1,14 +1,14 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
-import type { PaceProfile } from '../core/logbook';
+import type { PaceProfile } from '../core/model/pace-profile';
 import type { CountRecord } from './count';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
 export const SCHEMA_VERSION = 3;
 
-/** A nightly copy of all outings as they stood, as the text of a logbook file. */
-export interface NightlyCopy {
+/** A daily copy of all outings, as the text of a logbook file. */
+export interface DailyCopy {
   /** YYYY-MM-DD on the device's calendar. */
   readonly day: string;
   readonly at: string;
@@ -16,29 +16,29 @@ export interface NightlyCopy {
   readonly text: string;
 }
 
-/** When something was last done that the app reminds of, and how many changes were written by then. */
+/** When something was last done that the app reminds of, and how many changes there were. */
 export interface Mark {
   readonly name: 'backup';
   readonly at: string;
   readonly changes: number;
 }
 
-/** The app's database: journals of outings and of counts under way, pace profiles, nightly copies, and when things were done. */
+/** The app's database: change logs, counts in progress, pace profiles, daily copies, reminders. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
   declare readonly profiles: Table<PaceProfile, string>;
-  declare readonly copies: Table<NightlyCopy, string>;
+  declare readonly copies: Table<DailyCopy, string>;
   declare readonly marks: Table<Mark, string>;
 
   constructor(name = 'cairn-back') {
-    // Strict: a transaction is complete only when its data are on the disk, not in the system's buffer.
+    // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
     super(name, { chromeTransactionDurability: 'strict' });
-    // Every released version stays listed, so that a database of any of them is carried on.
+    // Every released version stays listed, so that a database of any of them is upgraded.
     this.version(1).stores({ changes: '[outing+number]' });
     this.version(2).stores({ counts: '[count+number]', profiles: 'id' });
     this.version(SCHEMA_VERSION).stores({ copies: 'day', marks: 'name' });
-    // Dexie would open a database of a newer app as it stands, and write into it what that app may not understand.
+    // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.
       const version = (opened as CairnDatabase).backendDB().version / 10;
@@ -50,8 +50,8 @@ export class CairnDatabase extends Dexie {
 }
 
 /**
- * Opens the database; resolves to why it can't be opened, or null. To be asked before a live query, which
- * stays silent about a database that never opened.
+ * Opens the database; resolves to why it can't be opened, or null. Ask before a live query, which
+ * says nothing about a database that never opened.
  */
 export async function openingFault(database: CairnDatabase): Promise<StoreFault | null> {
   try {

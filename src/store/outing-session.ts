@@ -1,11 +1,11 @@
 import Dexie from 'dexie';
-import type { EarthModels } from '../core/earth-models';
-import type { Command } from '../core/edit/command';
-import { faultOf } from '../core/edit/command';
-import type { Fault } from '../core/faults';
+import { faultOf, type Command } from '../core/edit/command';
+import type { Fault } from '../core/faults/fault';
+import type { EarthModels } from '../core/north/earth-models';
 import type { Change, ChangeRecord } from './change';
 import { openingFault, type CairnDatabase } from './database';
-import { follow, type Damage, type Page } from './journal';
+import { KeptLog, onStoreTaken } from './kept-log';
+import { replay, type Damage, type OutingState } from './replay';
 import { isClash, storeFault, type StoreFault } from './store-fault';
 
 /** What a view may know of an outing that is open. */
@@ -14,27 +14,36 @@ export type SessionState =
   | { readonly status: 'missing' }
   | { readonly status: 'unavailable'; readonly fault: StoreFault }
   | { readonly status: 'damaged'; readonly damage: Damage }
-  | { readonly status: 'ready'; readonly page: Page };
+  | {
+      readonly status: 'ready';
+      readonly state: OutingState;
+      /** True once the store was found without this outing, and has it again from this tab. */
+      readonly rewritten: boolean;
+    };
 
-/** How a change ended: written down and durable, refused by the page, or not written by the store. */
+/** How a change ended: durable, refused by the outing, or not written by the store. */
 export type Outcome =
   | { readonly kind: 'saved' }
   | { readonly kind: 'refused'; readonly fault: Fault }
   | { readonly kind: 'unsaved'; readonly fault: StoreFault };
 
-/** Where tabs tell each other that a journal has grown. */
+/** What a change is made of: the change, why it is refused, or null for nothing to do. */
+type MakeChange = (state: OutingState) => Change | Fault | null;
+
+/** Where tabs tell each other that a change log has grown. */
 const CHANNEL = 'cairn-back-journals';
 
 /** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
 const MOST_TRIES = 8;
 
 /**
- * One outing, open in one tab: follows its journal, whoever writes it, and adds to it. A change is reported
- * saved only after its transaction is complete with strict durability.
+ * One outing, open in one tab: follows its change log, whoever writes it, and adds to it. A change
+ * is confirmed only after its transaction is complete with strict durability.
  */
 export class OutingSession {
-  private state: SessionState = { status: 'loading' };
-  private page: Page | null = null;
+  private session: SessionState = { status: 'loading' };
+  private current: OutingState | null = null;
+  private readonly log: KeptLog<ChangeRecord>;
   private readonly listeners = new Set<() => void>();
   private channel: BroadcastChannel | null = null;
   private stopFollowing: (() => void) | null = null;
@@ -44,14 +53,16 @@ export class OutingSession {
     private readonly database: CairnDatabase,
     private readonly id: string,
     private readonly now: () => Date = () => new Date(),
-  ) {}
+  ) {
+    this.log = new KeptLog<ChangeRecord>(database, database.changes, id);
+  }
 
-  readonly getState = (): SessionState => this.state;
+  readonly getState = (): SessionState => this.session;
 
-  /** Calls back on every change, from this tab or another, until the returned function is called. */
+  /** Calls back on every change, of this tab or another, until the returned function is called. */
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    this.stopFollowing ??= this.followJournal();
+    this.stopFollowing ??= this.follow();
     return () => {
       this.listeners.delete(listener);
       if (this.listeners.size > 0) return;
@@ -61,20 +72,22 @@ export class OutingSession {
   };
 
   /**
-   * Reads the journal, and reads on whenever another tab says that it has written. A live query would do the
-   * same, but it reads again after each of our own writes too, which made a write several times as long.
+   * Reads the change log, and reads on whenever another tab has written. A live query would do the
+   * same, but it reads again after each of our own writes, which made a write several times longer.
    */
-  private followJournal(): () => void {
+  private follow(): () => void {
     const readOn = () => void this.readOn();
+    const stopWatching = onStoreTaken(this.database, readOn);
     this.channel = new BroadcastChannel(CHANNEL);
     this.channel.addEventListener('message', readOn);
-    // A tab that slept may have missed what was said.
+    // A tab that slept may have missed a message.
     globalThis.document?.addEventListener('visibilitychange', readOn);
     readOn();
     return () => {
       this.channel?.close();
       this.channel = null;
       globalThis.document?.removeEventListener('visibilitychange', readOn);
+      stopWatching();
     };
   }
 
@@ -82,26 +95,27 @@ export class OutingSession {
     const fault = await openingFault(this.database);
     if (fault) return this.show({ status: 'unavailable', fault });
     try {
-      this.take(await this.recordsAfter(this.page?.number ?? -1));
+      await this.restore();
+      this.take(await this.recordsAfter(this.current?.number ?? -1));
     } catch (error) {
       this.show({ status: 'unavailable', fault: storeFault(error) });
     }
   }
 
-  /** Works out a command on the newest page and writes it down; changes are written one after the other. */
+  /** Runs a command on the newest state and records it; changes are written one after another. */
   readonly run = (command: Command, models: EarthModels | null): Promise<Outcome> =>
-    this.enqueue((page) => {
-      const operations = command(page.outing, models);
+    this.enqueue(({ outing }) => {
+      const operations = command(outing, models);
       if (!operations.ok) return faultOf(operations.fault);
       // Nothing to change is nothing to write.
       if (operations.value.length === 0) return null;
       return { kind: 'edit', operations: operations.value };
     });
 
-  readonly undo = (): Promise<Outcome> => this.enqueue((page) => step('undo', page.undoable));
-  readonly redo = (): Promise<Outcome> => this.enqueue((page) => step('redo', page.redoable));
+  readonly undo = (): Promise<Outcome> => this.enqueue(({ undoable }) => step('undo', undoable));
+  readonly redo = (): Promise<Outcome> => this.enqueue(({ redoable }) => step('redo', redoable));
 
-  /** All that was ever written of the outing, the oldest first. */
+  /** All changes ever made to the outing, the oldest first. */
   readonly history = (): Promise<ChangeRecord[]> => this.recordsAfter(-1);
 
   private recordsAfter(number: number): Promise<ChangeRecord[]> {
@@ -111,56 +125,70 @@ export class OutingSession {
       .toArray();
   }
 
-  private show(state: SessionState): void {
-    this.state = state;
+  private show(session: SessionState): void {
+    this.session = session;
     for (const listener of this.listeners) listener();
   }
 
   private take(records: readonly ChangeRecord[]): void {
-    const fresh = records.filter((record) => !(record.number <= (this.page?.number ?? -1)));
-    if (fresh.length === 0 && this.state.status === 'ready') return;
-    const { page, damage } = follow(this.page, fresh);
-    this.page = page;
+    const fresh = records.filter((record) => !(record.number <= (this.current?.number ?? -1)));
+    if (fresh.length === 0 && this.session.status === 'ready') return;
+    const { state, damage } = replay(this.current, fresh);
+    this.current = state;
+    this.log.take(fresh);
     if (damage) this.show({ status: 'damaged', damage });
-    else this.show(page ? { status: 'ready', page } : { status: 'missing' });
+    else this.show(state ? this.ready(state) : { status: 'missing' });
   }
 
-  private enqueue(change: (page: Page) => Change | Fault | null): Promise<Outcome> {
-    const outcome = this.queue.then(() => this.write(change));
+  private ready(state: OutingState): SessionState {
+    return { status: 'ready', state, rewritten: this.log.rewritten };
+  }
+
+  /** Writes the change log again if the browser emptied its store, and says so. */
+  private async restore(): Promise<void> {
+    const before = this.log.rewritten;
+    await this.log.restore();
+    if (this.log.rewritten !== before && this.current) this.show(this.ready(this.current));
+  }
+
+  private enqueue(make: MakeChange): Promise<Outcome> {
+    const outcome = this.queue.then(() => this.write(make));
     this.queue = outcome;
     return outcome;
   }
 
-  private async write(change: (page: Page) => Change | Fault | null): Promise<Outcome> {
+  private async write(make: MakeChange): Promise<Outcome> {
     try {
-      if (!this.page) this.take(await this.recordsAfter(-1));
+      if (!this.current) this.take(await this.recordsAfter(-1));
       for (let tries = 0; tries < MOST_TRIES; tries++) {
-        if (!this.page) return { kind: 'unsaved', fault: 'failed' };
-        const wanted = change(this.page);
-        if (wanted === null) return { kind: 'saved' };
-        if ('code' in wanted) return { kind: 'refused', fault: wanted };
-        const record: ChangeRecord = {
-          outing: this.id,
-          number: this.page.number + 1,
-          at: this.now().toISOString(),
-          change: wanted,
-        };
-        try {
-          await this.database.changes.add(record);
-        } catch (error) {
-          if (!isClash(error)) throw error;
-          // Another tab wrote first: read what it wrote, and work the change out anew on that page.
-          this.take(await this.recordsAfter(this.page.number));
-          continue;
-        }
-        this.take([record]);
-        this.channel?.postMessage(this.id);
-        return { kind: 'saved' };
+        if (!this.current) return { kind: 'unsaved', fault: 'failed' };
+        const change = make(this.current);
+        if (change === null) return { kind: 'saved' };
+        if ('code' in change) return { kind: 'refused', fault: change };
+        if (await this.add(change, this.current.number + 1)) return { kind: 'saved' };
       }
       return { kind: 'unsaved', fault: 'blocked' };
     } catch (error) {
       return { kind: 'unsaved', fault: storeFault(error) };
     }
+  }
+
+  /**
+   * Writes one record; false when another tab wrote this number first. Then its records are read,
+   * and the change has to be made again on the newer state.
+   */
+  private async add(change: Change, number: number): Promise<boolean> {
+    const record: ChangeRecord = { outing: this.id, number, at: this.now().toISOString(), change };
+    try {
+      await this.log.add(record);
+    } catch (error) {
+      if (!isClash(error)) throw error;
+      this.take(await this.recordsAfter(number - 1));
+      return false;
+    }
+    this.take([record]);
+    this.channel?.postMessage(this.id);
+    return true;
   }
 }
 

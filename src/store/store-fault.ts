@@ -13,12 +13,12 @@ const NAMES: Readonly<Record<string, StoreFault>> = {
   UnknownError: 'unavailable',
 };
 
-/** Sorts an error of the database into the faults that a person can do something about. */
+/** An error of the database as a fault that a person can do something about. */
 export function storeFault(error: unknown): StoreFault {
   for (let at: unknown = error; at instanceof Error || at instanceof DOMException;) {
     const cause: unknown = (at as { inner?: unknown }).inner;
     const known = NAMES[at.name];
-    // An open that failed, or an abort, has its true reason inside.
+    // A failed open, or an abort, has its true reason inside.
     if (known && known !== 'unavailable') return known;
     if (cause === undefined || cause === null || cause === at) return known ?? 'failed';
     at = cause;

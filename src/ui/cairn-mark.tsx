@@ -1,4 +1,4 @@
-/** The three stones: the app's mark, and the start on every sketch. Drawn around its foot at 0, 0. */
+/** The three stones: the app's mark, and the start on every sketch; its foot is at 0, 0. */
 export function CairnStones() {
   return (
     <g fill="currentColor">

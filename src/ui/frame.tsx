@@ -1,24 +1,27 @@
 'use client';
 import { SerwistProvider } from '@serwist/turbopack/react';
 import { ConfigProvider } from 'antd';
-import { useMemo, type ReactNode } from 'react';
-import { useLight } from './light';
-import { NewVersion } from './new-version';
-import { themeFor } from './theme';
+import { useEffect, useMemo, type ReactNode } from 'react';
 
-/** What stands around every view: the theme in the light that is on, and the offline worker. */
+import { useTheme } from './theme/chosen-theme';
+import { componentTheme } from './theme/component-theme';
+import { watchChunks } from './version/chunk-failure';
+import { NewVersion } from './version/new-version';
+
+/** What is around every view: the theme, and the service worker. */
 export function Frame({ children }: { children: ReactNode }) {
-  const light = useLight();
-  const theme = useMemo(() => themeFor(light), [light]);
+  const theme = useTheme();
+  const config = useMemo(() => componentTheme(theme), [theme]);
+  useEffect(watchChunks, []);
   return (
     <SerwistProvider
       swUrl="/serwist/sw.js"
       disable={process.env.NODE_ENV === 'development'}
       cacheOnNavigation={false}
-      // Coming back to the network must never throw away what someone is typing.
+      // Coming back online must never lose what someone is typing.
       reloadOnOnline={false}
     >
-      <ConfigProvider theme={theme} wave={{ disabled: true }}>
+      <ConfigProvider theme={config} wave={{ disabled: true }}>
         {children}
         <NewVersion />
       </ConfigProvider>

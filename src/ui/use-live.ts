@@ -2,7 +2,7 @@
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
 
-/** What a query of the database comes to, again whenever it changes; null until it is known. */
+/** The result of a database query, kept up to date; null until it is known. */
 export type Live<Value> = { readonly value: Value } | { readonly error: unknown } | null;
 
 export function useLive<Value>(query: () => Promise<Value>): Live<Value> {

@@ -1,6 +1,7 @@
-import type { Arrivals, HomeInSight, Walk } from '../core/monte-carlo';
+import type { Arrivals, HomeDetection } from '../core/errors/arrivals';
+import type { Walk } from '../core/errors/random-walks';
 
-/** A run of chunks for a worker: which, of which walk, and what to keep. Plain data, so that it survives the crossing. */
+/** A run of chunks for a worker. Plain data, so that it can be posted. */
 export interface ArrivalsJob {
   readonly walk: Walk;
   readonly seed: number;
@@ -8,12 +9,12 @@ export interface ArrivalsJob {
   readonly chunks: number;
   /** Trials wanted in all; the last chunk may be walked in part. */
   readonly trials: number;
-  readonly home: HomeInSight;
+  readonly home: HomeDetection;
   /** Arrivals of a chunk to keep for the drawing. */
   readonly drawn: number;
 }
 
-/** What the worker answers, a part a chunk, in the order of their numbers. */
+/** What the worker offers: a result for each chunk, in their order. */
 export interface ArrivalsWorker {
   run(job: ArrivalsJob): Arrivals[];
 }

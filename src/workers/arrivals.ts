@@ -1,18 +1,14 @@
-import { wrap, type Remote } from 'comlink';
-import {
-  addedArrivals,
-  CHUNK_TRIALS,
-  type Arrivals,
-  type HomeInSight,
-  type Walk,
-} from '../core/monte-carlo';
-import type { ArrivalsJob, ArrivalsWorker } from './arrivals-protocol';
+import { wrap } from 'comlink';
+import { sumArrivals, type Arrivals, type HomeDetection } from '../core/errors/arrivals';
+import { CHUNK_TRIALS, type Walk } from '../core/errors/random-walks';
+import type { ArrivalsWorker } from './arrivals-protocol';
 
-/** Chunks handed to a worker at a time: some ten milliseconds of work, so that a cancel is heard soon. */
+/** Chunks given to a worker at a time: some ten milliseconds, so that a cancel works soon. */
 const BATCH = 32;
 /** A batch takes milliseconds; a worker that is silent this long is dead. */
 const LONGEST_SILENCE_MS = 20_000;
 const MOST_WORKERS = 2;
+/** Arrivals are kept for drawing from the first chunks. */
 const DRAWN_CHUNKS = 2;
 const DRAWN_A_CHUNK = 400;
 
@@ -20,64 +16,78 @@ export interface ArrivalsRequest {
   readonly walk: Walk;
   readonly seed: number;
   readonly trials: number;
-  readonly home: HomeInSight;
+  readonly home: HomeDetection;
   readonly onProgress: (share: number) => void;
   readonly signal: AbortSignal;
 }
 
-const silenced = <Value>(work: Promise<Value>): Promise<Value> =>
-  Promise.race([
-    work,
-    new Promise<never>((_, reject) =>
-      setTimeout(() => reject(new Error('the worker is silent')), LONGEST_SILENCE_MS),
-    ),
-  ]);
+/** The first of the work, a failure of the worker, or its silence. */
+function guarded<Value>(work: Promise<Value>, worker: Worker): Promise<Value> {
+  return new Promise<Value>((resolve, reject) => {
+    const timer = setTimeout(() => reject(new Error('the worker is silent')), LONGEST_SILENCE_MS);
+    const settle = (action: () => void) => {
+      clearTimeout(timer);
+      action();
+    };
+    worker.onerror = () => settle(() => reject(new Error('the worker failed')));
+    work.then(
+      (value) => settle(() => resolve(value)),
+      (reason: unknown) => settle(() => reject(reason as Error)),
+    );
+  });
+}
+
+/** Gives batches of chunks to workers, and collects their results in order. */
+class Batches {
+  private readonly parts: Arrivals[] = [];
+  private next = 0;
+  private done = 0;
+  private readonly chunks: number;
+
+  constructor(private readonly request: ArrivalsRequest) {
+    this.chunks = Math.ceil(request.trials / CHUNK_TRIALS);
+  }
+
+  get workers(): number {
+    const cores = navigator.hardwareConcurrency || 1;
+    return Math.min(MOST_WORKERS, cores, Math.ceil(this.chunks / BATCH));
+  }
+
+  /** Lets one worker simulate batch after batch, until none is left or the run is cancelled. */
+  async runOn(worker: Worker): Promise<void> {
+    const { walk, seed, trials, home, onProgress, signal } = this.request;
+    const remote = wrap<ArrivalsWorker>(worker);
+    while (this.next < this.chunks && !signal.aborted) {
+      const firstChunk = this.next;
+      this.next += BATCH;
+      const drawn = firstChunk < DRAWN_CHUNKS ? DRAWN_A_CHUNK : 0;
+      const job = { walk, seed, firstChunk, chunks: BATCH, trials, home, drawn };
+      const found = await guarded(remote.run(job), worker);
+      for (const [index, part] of found.entries()) this.parts[firstChunk + index] = part;
+      this.done += found.length;
+      if (!signal.aborted) onProgress(this.done / this.chunks);
+    }
+  }
+
+  get sum(): Arrivals {
+    return sumArrivals(this.parts);
+  }
+}
 
 /**
- * Walks many trials in workers. Null when it was cancelled; throws when a worker died. The result does not hang on how many
- * workers there are.
+ * Simulates many walks in workers. Null when it was cancelled; throws when a worker died. The
+ * result doesn't depend on the number of workers.
  */
 export async function arrivalsInWorkers(request: ArrivalsRequest): Promise<Arrivals | null> {
-  const { walk, seed, trials, home, onProgress, signal } = request;
-  const chunks = Math.ceil(trials / CHUNK_TRIALS);
-  const parts: Arrivals[] = new Array<Arrivals>(chunks);
-  const count = Math.min(
-    MOST_WORKERS,
-    navigator.hardwareConcurrency || 1,
-    Math.ceil(chunks / BATCH),
+  const batches = new Batches(request);
+  const workers = Array.from(
+    { length: batches.workers },
+    () => new Worker(new URL('./arrivals.worker.ts', import.meta.url), { type: 'module' }),
   );
-  const workers: Worker[] = [];
-  let [next, done] = [0, 0];
-  const work = async () => {
-    const worker = new Worker(new URL('./arrivals.worker.ts', import.meta.url), { type: 'module' });
-    workers.push(worker);
-    const failed = new Promise<never>((_, reject) => {
-      worker.onerror = () => reject(new Error('the worker failed'));
-    });
-    const remote: Remote<ArrivalsWorker> = wrap<ArrivalsWorker>(worker);
-    while (next < chunks && !signal.aborted) {
-      const firstChunk = next;
-      next += BATCH;
-      const drawn = firstChunk < DRAWN_CHUNKS ? DRAWN_A_CHUNK : 0;
-      const job: ArrivalsJob = {
-        walk,
-        seed,
-        firstChunk,
-        chunks: BATCH,
-        trials,
-        home,
-        drawn,
-      };
-      const found = await silenced(Promise.race([remote.run(job), failed]));
-      found.forEach((part, index) => (parts[firstChunk + index] = part));
-      done += found.length;
-      if (!signal.aborted) onProgress(done / chunks);
-    }
-  };
   try {
-    await Promise.all(Array.from({ length: count }, work));
+    await Promise.all(workers.map((worker) => batches.runOn(worker)));
   } finally {
     for (const worker of workers) worker.terminate();
   }
-  return signal.aborted ? null : addedArrivals(parts);
+  return request.signal.aborted ? null : batches.sum;
 }

@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 
-/** The bytes of the code in a picture, dark on light or light on dark; null when there is none that can be read. */
+/** The bytes of the QR code in a picture, dark on light or light on dark; null for none. */
 export function readCode(
   data: Uint8ClampedArray,
   width: number,

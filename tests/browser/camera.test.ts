@@ -4,16 +4,20 @@ import { join } from 'node:path';
 import { PNG } from 'pngjs';
 import QRCode from 'qrcode';
 import { expect, inject, it } from 'vitest';
-import { framesOf } from '@/formats/frames';
-import { jsonFormat, logbookOf } from '@/formats/json';
+import { qrFrames } from '@/formats/qr-frames';
+import { logbookOf } from '@/core/model/logbook';
+import { jsonFormat } from '@/formats/json';
 import { launch } from '../../scripts/browser.mjs';
 import { leg, outingOf } from '../support/outings';
 
 const SIDE = 640;
-/** Each code is before the camera for so many pictures. */
+/** How many pictures each code is shown for. */
 const REPEATS = 8;
 
-/** A film of codes as a camera would see them, grey on grey and off the middle: YUV4MPEG2, ten pictures a second. */
+/**
+ * A film of codes as a camera would see them, grey on grey and off the middle: YUV4MPEG2, ten
+ * pictures a second.
+ */
 async function film(frames: readonly Uint8Array[]): Promise<Buffer> {
   const parts: Buffer[] = [Buffer.from(`YUV4MPEG2 W${SIDE} H${SIDE} F10:1 Ip A1:1 C420jpeg\n`)];
   const colours = Buffer.alloc((SIDE * SIDE) / 2, 128);
@@ -36,13 +40,13 @@ async function film(frames: readonly Uint8Array[]): Promise<Buffer> {
   return Buffer.concat(parts);
 }
 
-it('the camera reads an outing off another screen', async () => {
+it('the camera reads an outing from another screen', async () => {
   const notes = Array.from({ length: 12 }, (_, i) =>
     leg(i * 30, 40 + i, { note: `snag ${i * i}` }),
   );
   const outing = outingOf(notes, { id: 'sent', name: 'Sent by codes' });
   const written = jsonFormat.write(logbookOf([outing], '2026-08-14T09:40:00.000Z'), null);
-  const frames = framesOf(written.ok ? written.value : '');
+  const frames = qrFrames(written.ok ? written.value : '');
   expect(frames.length).toBeGreaterThan(1);
   const folder = mkdtempSync(join(tmpdir(), 'film-'));
   const path = join(folder, 'codes.y4m');
@@ -60,9 +64,9 @@ it('the camera reads an outing off another screen', async () => {
   try {
     const page = await browser.newPage();
     await page.goto(`${inject('url')}/files`);
-    const read = await page.waitForSelector('::-p-text(Read codes)');
+    const read = await page.waitForSelector('::-p-text(Read QR codes)');
     await read!.click();
-    const preview = await page.waitForSelector('[data-testid=preview] b', { timeout: 45_000 });
+    const preview = await page.waitForSelector('[data-testid=preview] b');
     expect(await preview!.evaluate(({ textContent }) => textContent)).toBe('Sent by codes');
     const said = await page.$eval('[data-testid=preview]', ({ textContent }) => textContent);
     expect(said).toMatch(/12 legs · new/);

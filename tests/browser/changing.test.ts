@@ -1,18 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { Visitor } from './visitor';
+import { LINE, sharedVisitor } from '../support/browser/visitor';
 
 const line = (index: number) => `#line-${index}`;
 
-/** A page with four legs, the third named. */
-async function withLegs() {
-  const visitor = await Visitor.arrive();
-  await visitor.startOuting();
-  for (const leg of ['000 100m', '090 100m', '180 100m > Camp', '180 50m']) await visitor.log(leg);
-  await visitor.home('297°', /Walk 110 m/);
-  return visitor;
-}
-
 describe('changing what was logged', () => {
+  const shared = sharedVisitor();
+
+  /** An outing with four legs, the third named, logged one by one so that they can be undone. */
+  async function withLegs() {
+    const { visitor } = shared;
+    await visitor.open(['000 100m', '090 100m']);
+    for (const leg of ['180 100m > Camp', '180 50m']) await visitor.log(leg);
+    await visitor.home('297°', /Walk 110 m/);
+    return visitor;
+  }
+
   it('undo and redo by key and by button, over a reload', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
@@ -30,21 +32,21 @@ describe('changing what was logged', () => {
     await visitor.type('5');
     await visitor.chord('z');
     expect(await visitor.legsDrawn()).toBe(4);
-    await visitor.leave();
   });
 
-  it('a leg is changed in the entry line, with its note; removed; put in before another', async () => {
+  it('a leg is corrected in the entry line, struck out, and inserted before another', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
     await page.click(line(3));
-    await visitor.click('Change');
+    await visitor.click('Correct');
     await page.waitForFunction(
-      () =>
-        document.querySelector<HTMLInputElement>('input[aria-label="Next line of the log"]')!
-          .value === '180 50m',
+      (at: string) => document.querySelector<HTMLInputElement>(at)!.value === '180 50m',
+      {},
+      LINE,
     );
-    await page.click('input[aria-label="Next line of the log"]', { count: 3 });
-    await visitor.log('000 100m ; read again');
+    await visitor.fill(LINE, '000 100m ; read again');
+    await page.keyboard.press('Enter');
+    await visitor.interprets(/^Saved/);
     await visitor.reads(line(4), /000°.*read again/);
     await visitor.home('225°', /Walk 140 m/);
 
@@ -58,73 +60,91 @@ describe('changing what was logged', () => {
     await visitor.log('270 30m');
     expect(await visitor.legsDrawn()).toBe(4);
     await visitor.home('270°', /Walk 70 m/);
-    await visitor.leave();
   });
 
-  it('a leg that others need is not removed, and the page says why', async () => {
+  it('undoing while a line is being corrected ends the correction', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open(['000 100m']);
+    await visitor.log('090 100m');
+    await page.click('#line-1');
+    await visitor.click('Correct');
+    await page.waitForSelector('[aria-label="Reason (optional)"]');
+    await visitor.press('Undo');
+    await visitor.interprets(/^Undone/);
+    await visitor.gone('[aria-label="Reason (optional)"]');
+    expect(await visitor.value(LINE)).toBe('');
+    expect(await visitor.legsDrawn()).toBe(1);
+  });
+
+  it('a correction is read in its place, not at the end of the log', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open(['declination 19.1 W', '000 100m', 'read true', '090 100m']);
+    await page.click('#line-0');
+    await visitor.click('Correct');
+    expect(await visitor.value(LINE)).toBe('000 100m');
+    await visitor.fill(LINE, '010 100m');
+    await visitor.interprets(/010° magnetic/);
+  });
+
+  it('a leg that others need can’t be struck out, and the app says why', async () => {
     const visitor = await withLegs();
     await visitor.log('from 2');
     await visitor.log('045 10m');
     await visitor.page.click(line(1));
     await visitor.click('Strike out');
-    await visitor.understood(/Other lines lead to or from 2/);
+    await visitor.interprets(/Other lines lead to or from 2/);
     expect(await visitor.legsDrawn()).toBe(5);
-    await visitor.leave();
   });
 
-  it('a station is renamed, and a taken name is refused', async () => {
+  it('a station is renamed; a name that is taken is refused', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
     await page.click(line(0));
     await visitor.click('Name');
-    const field = (await page.waitForSelector('#station-name', { visible: true }))!;
-    await field.click({ count: 3 });
-    await field.type('Camp');
+    await visitor.fill('#station-name', 'Camp');
     await visitor.click('Rename');
-    await visitor.reads('[role=dialog]', /“Camp” already stands/);
-    await field.click({ count: 3 });
-    await field.type('Ford');
+    await visitor.reads('[role=dialog]', /There is already a station called “Camp”/);
+    await visitor.fill('#station-name', 'Ford');
     await visitor.click('Rename');
     await visitor.reads(line(0), /Ford/);
-    await visitor.leave();
   });
 
-  it('choosing a leg in either leaf chooses it in both', async () => {
+  it('selecting a leg in either pane selects it in both', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
     await page.click(line(1));
-    await page.waitForSelector('[data-testid=chosen-leg][data-leg="2"]');
-    // The first leg runs north from the start: its middle on the screen is halfway up the drawing's west side.
+    await page.waitForSelector('[data-testid=selected-leg][data-leg="2"]');
+    // The first leg runs north from the start: its middle is halfway up the drawing's west side.
     const middle = await page.$eval('[data-testid=legs]', (path) => {
       const box = path.getBoundingClientRect();
       return { x: box.left, y: box.top + box.height / 2 };
     });
     await page.mouse.click(middle.x, middle.y);
-    await page.waitForSelector('[data-testid=chosen-leg][data-leg="1"]');
+    await page.waitForSelector('[data-testid=selected-leg][data-leg="1"]');
     await page.waitForSelector(`${line(0)}[aria-selected=true]`);
-    await visitor.leave();
   });
 
-  it('the way between any two stations is read off', async () => {
+  it('the way between any two stations can be read', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
     await page.click(line(2));
     await visitor.click('Way from here');
     await visitor.home('270°', /Walk 100 m/);
-    await visitor.click('Other stations');
+    await visitor.click('The way between other stations');
     await page.waitForSelector('#way-to', { visible: true });
     await page.click('#way-to');
     await page.keyboard.type('1');
     await page.keyboard.press('Enter');
-    await visitor.click('Show it');
+    await visitor.click('Show');
     await visitor.reads('[aria-label="Way home"]', /From Camp to 1/);
     await visitor.home('315°', /Walk 140 m/);
-    await visitor.click('Back to the way home');
+    await visitor.click('Way home[role="button"]');
     await visitor.home('297°', /Walk 110 m/);
-    await visitor.leave();
   });
 
-  it('the sketch zooms by key, wheel and button, moves by key, and shows all again', async () => {
+  it('the sketch zooms by key, wheel and button, moves by key, and fits again', async () => {
     const visitor = await withLegs();
     const { page } = visitor;
     const width = () =>
@@ -154,10 +174,9 @@ describe('changing what was logged', () => {
     await page.mouse.move(900, 300);
     await page.mouse.wheel({ deltaY: -300 });
     await wider(fitted * 1.1);
-    await visitor.click('Show all');
-    await visitor.click('Nearer');
+    await visitor.click('Fit');
+    await visitor.click('Zoom in');
     await wider(fitted * 1.3);
     await visitor.reads('[data-testid=scale-bar]', /\d+ m/);
-    await visitor.leave();
   });
 });

@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import { wayHome } from '@/core/navigation/ways/way';
+import { threeDigits } from '@/core/units/angle';
 import { solvedLog } from '../support/outings';
-import { way } from '@/core/home';
-import { threeDigits } from '@/core/angle';
-import { TEN_LEGS, Visitor } from './visitor';
+import { LINE, sharedVisitor, TEN_LEGS, Visitor } from '../support/browser/visitor';
 
 /** What the core says of the ten legs: the screen must say the same. */
 function answer() {
   const { solution } = solvedLog(`pace 65 per 100 m\n${TEN_LEGS.join('\n')}`);
-  const home = way(solution, solution.current, 0);
+  const home = wayHome(solution);
   return { bearing: threeDigits(home.bearing.magnetic!), paces: Math.round(home.paces!) };
 }
 
-describe('logging', () => {
-  it('a first visit explains itself; ten legs are typed without the mouse, and survive a reload', async () => {
+describe('a first visit', () => {
+  it('explains itself; ten legs are typed without the mouse, and survive a reload', async () => {
     const visitor = await Visitor.arrive();
     const { page } = visitor;
     await page.goto(visitor.url);
@@ -25,9 +25,8 @@ describe('logging', () => {
     for (const line of TEN_LEGS) {
       await visitor.log(line);
       // Focus stays on the line: the next leg is typed at once.
-      expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
-        'Next line of the log',
-      );
+      const focused = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+      expect(focused).toBe('Next line of the log');
     }
     const { bearing, paces } = answer();
     await visitor.home(bearing, new RegExp(`${paces} paces`));
@@ -39,29 +38,42 @@ describe('logging', () => {
     await visitor.reads('main', /10 legs/);
     await visitor.leave();
   });
+});
 
-  it('shows how a line is understood before it is saved: in words, on the sketch and in the strip', async () => {
+describe('a second outing of a day', () => {
+  it('gets a name of its own', async () => {
     const visitor = await Visitor.arrive();
     await visitor.startOuting();
-    await visitor.log('000 100m > Gauge 1');
+    await visitor.startOuting();
+    await visitor.goto('outings');
+    await visitor.reads('main', /Outing of \d+ \w+ \d{4} \(2\)/);
+    await visitor.leave();
+  });
+});
+
+describe('logging', () => {
+  const shared = sharedVisitor();
+
+  it('shows how a line is read before it is saved: words, sketch and strip', async () => {
+    const { visitor } = shared;
+    await visitor.open(['000 100m > Gauge 1']);
     await visitor.type('090 100m > Camp ; birch');
-    await visitor.understood(/090° as the needle reads, east · 100 m · to Camp · note “birch”/);
-    await visitor.page.waitForSelector('[data-testid=ghost-leg]');
+    await visitor.interprets(/090° magnetic, east · 100 m · to Camp · note “birch”/);
+    await visitor.page.waitForSelector('[data-testid=preview-leg]');
     await visitor.home('225°', /After this leg:.*Walk 140 m, south-west/);
     expect(await visitor.legsDrawn()).toBe(1);
     await visitor.page.keyboard.press('Escape');
     await visitor.home('180°', /^Set 180° on the compass. Walk 100 m, south, to Start/);
-    await visitor.leave();
   });
 
-  it('an error stands under the very character, with what was expected and a way to mend it', async () => {
-    const visitor = await Visitor.arrive();
+  it('points at the wrong character, says what was expected, offers a reading', async () => {
+    const { visitor } = shared;
     const { page } = visitor;
-    await visitor.startOuting();
+    await visitor.open([]);
     await visitor.type('8 S 65m');
-    await visitor.understood(/008° and S contradict each other. Did you mean 008, S8E or S8W\?/);
-    const offset = await page.evaluate(() => {
-      const input = document.querySelector('input[aria-label="Next line of the log"]')!;
+    await visitor.interprets(/008° and S contradict each other. Did you mean 008, S8E or S8W\?/);
+    const offset = await page.evaluate((at) => {
+      const input = document.querySelector(at)!;
       const marker = document.querySelector('[data-column]')!;
       const style = getComputedStyle(input);
       const canvas = document.createElement('canvas').getContext('2d')!;
@@ -71,65 +83,138 @@ describe('logging', () => {
         parseFloat(style.paddingLeft) +
         parseFloat(style.borderLeftWidth);
       return (marker.getBoundingClientRect().left - left) / canvas.measureText('0').width;
-    });
+    }, LINE);
     expect(offset).toBeCloseTo(2, 1);
     await page.keyboard.press('Enter');
-    expect(
-      await page
-        .$('[data-testid=legs]')
-        .then((legs) => legs?.evaluate((path) => path.getAttribute('d'))),
-    ).toBe('');
+    expect(await visitor.legsDrawn()).toBe(0);
     await visitor.click('Read it as S8W');
-    await visitor.understood(/188° as the needle reads, south · 65 m/);
+    await visitor.interprets(/188° magnetic, south · 65 m/);
     await page.keyboard.press('Enter');
     await visitor.home('008°', /Walk 65 m/);
 
-    await visitor.type('220 65m burnt snag');
-    await visitor.understood(/Did you mean 220 65m ; burnt snag/);
-    await visitor.click('Read it as 220 65m ; burnt snag');
-    await visitor.understood(/note “burnt snag”/);
-    await visitor.leave();
+    await visitor.type('220 65m burnt snag, 2 trees');
+    await visitor.interprets(/Can’t read “burnt”.*or ; before a note that holds a number/);
+    await visitor.fill(LINE, 'form Start');
+    await visitor.click('Read it as from');
+    expect(await visitor.value(LINE)).toBe('from Start');
+    await page.keyboard.press('Escape');
   });
 
-  it('a distance in paces asks for the pace, and the set-up takes it', async () => {
-    const visitor = await Visitor.arrive();
+  it('reads what people write, and shows how it will be written before Enter', async () => {
+    const { visitor } = shared;
+    await visitor.open(['date 2020-07-01', '000 100m > Gauge 1']);
+    await visitor.type('N 40° E for 1/2 mile, burnt snag > gauge 1');
+    await visitor.fill(LINE, 'N 40° E for 1/2 mile (burnt snag) to gauge  1 @ 9.48');
+    await visitor.interprets(/^N40E 0\.5mi @09:48 > Gauge 1 ; burnt snag 040° magnetic/);
+    await visitor.fill(LINE, 'declination 2 deg 18 min W, July 2009, 9 min E a year');
+    await visitor.interprets(/change 0°9' E a year.*0°39′ W on 1 July 2020/);
+  });
+
+  it('takes several pasted lines at once, and none while one can’t be read', async () => {
+    const { visitor } = shared;
     const { page } = visitor;
-    await visitor.startOuting();
-    await visitor.type('220 65p');
-    await visitor.understood(/needs the length of a pace first/);
-    await visitor.click('Set up');
-    const pace = (await page.waitForSelector('#set-pace', { visible: true }))!;
-    await pace.type('65');
-    await visitor.reads('[role=dialog]', /Did you mean 65 per 100 m or 65 m/);
-    await pace.type(' per 100 m');
-    await visitor.choose('By a sum each time');
-    await visitor.choose('Typed in');
-    const angle = (await page.waitForSelector('#norths-angle', { visible: true }))!;
-    await angle.type('19.1');
-    await visitor.reads('[role=dialog]', /Did you mean 19.1 E or 19.1 W/);
-    await angle.type(' W');
-    await visitor.click('Save');
-    await page.waitForFunction(() => !document.querySelector('.ant-drawer-open'));
-    await visitor.reads('header', /Needle points 19.1° west of true/);
-    await visitor.understood(/65 paces, 100 m/);
-    await page.focus('input[aria-label="Next line of the log"]');
-    await page.keyboard.press('Enter');
-    // 220 by the needle is 200.9 true: home lies north, and the needle says 040.
-    await visitor.home('040°', /Walk 100 m: 65 paces, north,/);
-    await visitor.leave();
+    await visitor.open([]);
+    await page.focus(LINE);
+    await page.$eval(LINE, (field) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData(
+        'text',
+        'pace 65/100m\n220/65, burnt snag\nN 40 E 130 double paces\n8 S 65p',
+      );
+      field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
+    });
+    await visitor.reads(
+      '[data-testid=lines]',
+      /pace 65 per 100 m220 65p ; burnt snagN40E 130p8 S 65p/,
+    );
+    await visitor.reads('[data-testid=lines]', /008° and S contradict each other/);
+    await visitor.press('Read it as S8W');
+    await visitor.pick('Log 4 lines', '.ant-modal');
+    await visitor.gone('.ant-modal');
+    await visitor.reads('#interpretation', /^Saved: 4 lines\.$/);
+    expect(await visitor.legsDrawn()).toBe(3);
   });
 
-  it('the model gives the declination at the start, loaded when it is asked for', async () => {
-    const visitor = await Visitor.arrive();
-    await visitor.startOuting();
-    await visitor.page.reload();
-    await visitor.log('declination 5 E');
-    await visitor.click('Set up');
+  it('keeps a line that is typed and not logged over a reload', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open(['000 100m']);
+    await visitor.type('220 65m ; half wri');
+    await page.reload();
+    await page.waitForSelector(LINE);
+    expect(await visitor.value(LINE)).toBe('220 65m ; half wri');
+    await page.focus(LINE);
+    await page.keyboard.press('Enter');
+    await visitor.interprets(/^Saved/);
+    await page.reload();
+    await page.waitForSelector(LINE);
+    expect(await visitor.value(LINE)).toBe('');
+  });
+
+  it('logs one leg for Enter held down, and for two taps', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open(['000 100m']);
+    await visitor.type('090 100m');
+    await page.focus(LINE);
+    // A key that is held down repeats.
+    for (let repeat = 0; repeat < 8; repeat++) await page.keyboard.down('Enter');
+    await page.keyboard.up('Enter');
+    await visitor.interprets(/^Saved/);
+    expect(await visitor.legsDrawn()).toBe(2);
+    await visitor.type('180 100m');
+    await page.evaluate(() => {
+      const log = [...document.querySelectorAll<HTMLElement>('button')].find(
+        ({ textContent }) => textContent === 'Log it',
+      )!;
+      for (let tap = 0; tap < 4; tap++) log.click();
+    });
+    await visitor.home('270°', /Walk 100 m/);
+    expect(await visitor.legsDrawn()).toBe(3);
+  });
+
+  it('says when nothing is found in the log', async () => {
+    const { visitor } = shared;
+    await visitor.open(['000 100m ; birch']);
+    await visitor.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await visitor.page.keyboard.press('/');
+    await visitor.fill('[aria-label="Find in the log"]', 'larch');
+    await visitor.reads('#pane-log', /No line of this log holds “larch”\./);
+  });
+
+  it('a distance in paces asks for the pace, and the settings take it', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open([]);
+    await visitor.type('220 65p');
+    await visitor.interprets(/needs the length of a pace first/);
+    await visitor.click('Settings');
+    await visitor.fill('#set-pace', '65');
+    await visitor.reads('[role=dialog]', /Did you mean 65 per 100 m or 65 m/);
+    await visitor.fill('#set-pace', '65 per 100 m');
+    await visitor.choose('Apply declination');
+    await visitor.choose('Typed in');
+    await visitor.fill('#declination-angle', '19.1');
+    await visitor.reads('[role=dialog]', /Did you mean 19.1 E or 19.1 W/);
+    await visitor.fill('#declination-angle', '19.1 W');
+    await visitor.click('Save');
+    await visitor.gone('.ant-drawer-open');
+    await visitor.reads('header', /Declination 19\.1° W/);
+    await visitor.interprets(/65 paces, 100 m/);
+    await page.focus(LINE);
+    await page.keyboard.press('Enter');
+    // 220 magnetic is 200.9 true: home is north, at 040 magnetic.
+    await visitor.home('040°', /Walk 100 m: 65 paces, north,/);
+  });
+
+  it('the model gives the declination at the start, loaded when asked for', async () => {
+    const { visitor } = shared;
+    await visitor.open(['declination 5 E']);
+    await visitor.click('Settings');
     await visitor.fill('#set-place', '54.2 -63.5');
     await visitor.fill('#set-date', '2026-08-14');
     await visitor.choose('World Magnetic Model');
     await visitor.click('Save');
-    await visitor.reads('header', /Needle points 19.2° west of true/);
-    await visitor.leave();
+    await visitor.reads('header', /Declination 19\.2° W/);
   });
 });

@@ -1,20 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { Visitor } from './visitor';
+import { VIEWS, type ViewId } from '@/views/views';
+import { Visitor } from '../support/browser/visitor';
 
-/** Waits until the offline worker is in charge of the page. */
-const installed = (visitor: Visitor) =>
-  visitor.page.waitForFunction(async () => {
-    await navigator.serviceWorker.ready;
-    return navigator.serviceWorker.controller?.state === 'activated';
-  });
+/** What each view of an outing shows without a network. */
+const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [string, RegExp]>> = {
+  declination: ['[data-testid=declination-sentence]', /Magnetic only/],
+  pacing: ['[data-testid=sources]', /The straight way home from here/],
+  counter: ['[data-testid=counted]', /^0$/],
+  walk: ['[data-testid=follow]', /^233°$/],
+  print: ['main', /Home: 233°/],
+  pegs: ['[data-testid=closing]', /The string should give 233°/],
+  guide: ['main', /9 checks left/],
+  files: ['main', /Back up everything/],
+  'step-off': ['main', /There is no such outing/],
+  'way-home': ['[data-testid=sure]', /Within \d+ m of Dock/],
+};
 
 describe('without a network', () => {
-  it('after one visit: logging, a reload, a new tab and the demo all work', async () => {
+  it('after one visit: logging, a reload, a new tab and the models all work', async () => {
     const visitor = await Visitor.arrive();
     const { page } = visitor;
-    await visitor.startOuting();
-    await visitor.log('000 100m');
-    await installed(visitor);
+    await visitor.open(['000 100m']);
+    await visitor.workerInstalled();
 
     await page.setOfflineMode(true);
     await page.reload();
@@ -22,50 +29,81 @@ describe('without a network', () => {
     await visitor.log('090 100m');
     await visitor.home('225°', /Walk 140 m/);
     // The models of the earth were never asked for before: they are there all the same.
-    await visitor.click('Set up');
+    await visitor.click('Settings');
     await visitor.fill('#set-place', '54.2 -63.5');
     await visitor.fill('#set-date', '2026-08-14');
-    await visitor.choose('By a sum each time');
+    await visitor.choose('Apply declination');
     await visitor.choose('World Magnetic Model');
     await visitor.click('Save');
-    await visitor.reads('header', /Needle points 19.2° west/);
+    await visitor.reads('header', /Declination 19\.2° W/);
 
-    const other = await visitor.tab('/').catch(() => null);
-    expect(other).not.toBeNull();
-    await other!.page.setOfflineMode(true);
-    await other!.page.reload();
-    await other!.reads('main', /2 legs/);
-    await other!.page.click('a[href^="/outing"]');
-    await other!.reads('header', /Needle points 19.2° west/);
-    expect(other!.problems).toEqual([]);
-    // The only words against it: the question to the server whether it shows the demo.
-    visitor.problems.splice(0);
+    const other = await visitor.tab('/');
+    await other.page.setOfflineMode(true);
+    await other.page.reload();
+    await other.reads('main', /2 legs/);
+    await other.page.click('a[href^="/outing"]');
+    await other.reads('header', /Declination 19\.2° W/);
+    other.expectNoProblems();
     await visitor.leave();
   });
 
-  it('says when a new version waits, and takes it when told', async () => {
+  it('every view opens, and the workers work', async () => {
     const visitor = await Visitor.arrive();
     const { page } = visitor;
-    await page.goto(visitor.url);
-    await installed(visitor);
-    // The page registers its worker once it has loaded; done later it would take the place of another.
-    await new Promise((resolve) => setTimeout(resolve, 2000));
-    // Another script address stands for a newer version: it installs, and waits for the old one to go.
+    const id = await visitor.open(['pace 65 per 100 m', 'start Dock', '000 300m > A', '090 400m']);
+    await visitor.workerInstalled();
+    await page.setOfflineMode(true);
+    for (const { id: view } of VIEWS) {
+      if (view === 'outings' || view === 'outing') continue;
+      await visitor.goto(view, id);
+      await visitor.reads(...SHOWS[view]);
+    }
+    // What the Files view loads only when it is asked for is there too.
+    await visitor.goto('files', id);
+    await visitor.choose('Everything (ZIP)');
+    await visitor.reads('[data-testid=exported]', /\.zip in your downloads/);
+    await visitor.choose('Show QR codes');
+    await page.waitForSelector('[data-testid=code] svg');
+    await visitor.goto('way-home', id);
+    // A worker's script that the cache answers loses what the bundler passes it, unless it is told.
+    await visitor.choose('Simulate 1,000,000 walks');
+    await visitor.reads('[data-testid=simulated]', /Of 1,000,000 walks/);
+    await visitor.goto('counter', id, { follow: '180M' });
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('#follow')?.value === '180M',
+    );
+    // Bookmarks of the first version lead to the same views.
+    await page.goto(`${visitor.url}/norths?id=${id}`);
+    await visitor.reads(...SHOWS.declination);
+    await page.setOfflineMode(false);
+    await visitor.leave();
+  });
+});
+
+describe('the installed app', () => {
+  it('says when a new version is ready, and uses it when told', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await visitor.goto('outings');
+    await visitor.workerInstalled();
+    // The page registers its own worker once: after that a newer one can be registered.
+    await page.waitForNetworkIdle();
+    // Another script address stands for a newer version: it installs, and waits for the old one.
     await page.evaluate(() =>
       navigator.serviceWorker.register('/serwist/sw.js?newer', { type: 'module', scope: '/' }),
     );
-    await visitor.reads('[role=status]', /newer version of Cairn Back is ready/);
+    await visitor.reads('[role=status]', /A new version of Cairn Back is ready/);
     const reloaded = page.waitForNavigation();
-    await visitor.click('Use it now');
+    await visitor.click('Update now');
     await reloaded;
     await visitor.reads('main', /Start an outing/);
     await visitor.leave();
   });
 
-  it('can be installed: a manifest with icons', async () => {
+  it('has a manifest with icons, and old addresses lead to the views of today', async () => {
     const visitor = await Visitor.arrive();
     const { page } = visitor;
-    await page.goto(visitor.url);
+    await visitor.goto('outings');
     const manifest = await page.evaluate(async () => {
       const link = document.querySelector<HTMLLinkElement>('link[rel=manifest]')!;
       const found = (await (await fetch(link.href)).json()) as {
@@ -78,18 +116,18 @@ describe('without a network', () => {
       return { display: found.display, icons };
     });
     expect(manifest).toEqual({ display: 'standalone', icons: [200, 200, 200] });
+    const moved = await fetch(`${visitor.url}/way?id=x`, { redirect: 'manual' });
+    expect([moved.status, moved.headers.get('location')]).toEqual([308, '/way-home?id=x']);
     await visitor.leave();
   });
 });
 
 describe('two tabs', () => {
-  it('see each other’s legs at once, and lose none', async () => {
+  it('show each other’s legs at once, and lose none', async () => {
     const visitor = await Visitor.arrive();
-    await visitor.startOuting();
-    await visitor.log('000 100m');
-    const other = await visitor.tab(
-      new URL(visitor.page.url()).pathname + new URL(visitor.page.url()).search,
-    );
+    await visitor.open(['000 100m']);
+    const { pathname, search } = new URL(visitor.page.url());
+    const other = await visitor.tab(pathname + search);
     await other.home('180°', /Walk 100 m/);
     await other.page.bringToFront();
     await other.log('090 100m');
@@ -99,50 +137,7 @@ describe('two tabs', () => {
     await other.page.bringToFront();
     await other.home('270°', /Walk 100 m/);
     expect(await other.legsDrawn()).toBe(3);
-    expect(other.problems).toEqual([]);
-    await visitor.leave();
-  });
-
-  it('every view opens, and the workers work, without a network', async () => {
-    const visitor = await Visitor.arrive();
-    const { page } = visitor;
-    await visitor.startOuting();
-    const id = new URL(page.url()).searchParams.get('id')!;
-    for (const line of ['pace 65 per 100 m', 'start Dock', '000 300m > A', '090 400m']) {
-      await visitor.log(line);
-    }
-    await installed(visitor);
-    await page.setOfflineMode(true);
-    for (const [path, at, says] of [
-      ['/norths', '[data-testid=norths-sentence]', /Magnetic all the way/],
-      ['/paces', '[data-testid=doubt]', /Straight home from here/],
-      ['/count', '[data-testid=counted]', /^0$/],
-      ['/walk', '[data-testid=hold]', /^233°$/],
-      ['/paper', 'main', /Home: 233°/],
-      ['/pegs', '[data-testid=closing]', /The string should give 233°/],
-      ['/guide', 'main', /9 checks are open/],
-      ['/files', 'main', /Back up everything/],
-      ['/step-off', 'main', /There is no such outing|Which way do you go/],
-      ['/way', '[data-testid=sure]', /Nineteen times in twenty/],
-    ] as const) {
-      await page.goto(`${visitor.url}${path}?id=${id}`);
-      await visitor.reads(at, says);
-    }
-    // What the Files view loads only when it is asked for is there too.
-    await page.goto(`${visitor.url}/files?id=${id}`);
-    await visitor.choose('Archive');
-    await visitor.reads('[data-testid=handed-out]', /\.zip was written/);
-    await visitor.choose('Show codes');
-    await page.waitForSelector('[data-testid=code] svg');
-    await page.goto(`${visitor.url}/way?id=${id}`);
-    // A worker's script that a cache answers loses what the bundler passes it, unless the cache is told.
-    await visitor.choose('Walk it a million times');
-    await visitor.reads('[data-testid=simulated]', /Of 1,000,000 walks/);
-    await page.goto(`${visitor.url}/count?id=${id}&hold=180M`);
-    await page.waitForFunction(
-      () => document.querySelector<HTMLInputElement>('#hold')?.value === '180M',
-    );
-    await page.setOfflineMode(false);
+    other.expectNoProblems();
     await visitor.leave();
   });
 });

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { circularMean, signedDifference } from '@/core/angle';
-import { uniform } from '@/core/random';
-import { StepDetector } from '@/core/step-detector';
+import { circularMean, signedDifference } from '@/core/units/angle';
+import { uniform } from '@/core/errors/random';
+import { StepDetector } from '@/core/pacing/step-detector';
 import { realHeading } from '@/devices/real-heading';
 import { realMotion } from '@/devices/real-motion';
 import { realPosition } from '@/devices/real-position';

@@ -5,8 +5,8 @@ import { dice, mutated, readMutated, SOURCES } from '../support/mutated-files';
 describe('damaged files', () => {
   it.each(Object.keys(SOURCES).map((format, index) => [format, index] as const))(
     'of %s are read whole or refused in words, and never break the reader',
-    (format, index) => {
-      const tally = readMutated(format, 1500, 100 + index);
+    async (format, index) => {
+      const tally = await readMutated(format, 1500, 100 + index);
       expect(tally.crashes).toEqual([]);
       expect(tally.read + tally.refused).toBe(1500);
       // The damage is damage: most files are refused, and some pass.

@@ -1,11 +1,11 @@
 import { magvar } from 'magvar';
 import { forward } from 'mgrs';
 import { describe, expect, it } from 'vitest';
-import { signedDifference } from '@/core/angle';
-import { declinationOverYears } from '@/core/declination-years';
-import { earthModels } from '@/core/earth-models-loaded';
-import { northsOf } from '@/core/norths-of';
-import { utmBand, utmZone } from '@/core/utm-zone';
+import { signedDifference } from '@/core/units/angle';
+import { declinationOverYears } from '@/core/north/declination-years';
+import { earthModels } from '@/core/north/loaded-earth-models';
+import { outingNorths } from '@/core/north/outing-norths';
+import { utmBand, utmZone } from '@/core/place/utm-zone';
 import { outingOf, solvedLog } from '../support/outings';
 import { readLog } from '@/core/log-text/read-log';
 
@@ -16,8 +16,8 @@ const declination = (latitude: number, longitude: number, day: string) => {
 };
 
 describe('the World Magnetic Model', () => {
-  // Published test values of WMM2025 at 2025.0, sea level (NOAA/NCEI and BGS report, quoted from memory; the
-  // second implementation below checks the same points another way).
+  // Published test values of WMM2025 at 2025.0, sea level (NOAA/NCEI and BGS report, from memory;
+  // the second implementation below checks the same points another way).
   it.each([
     [80, 0, 1.28],
     [0, 120, -0.16],
@@ -89,8 +89,9 @@ describe('the World Magnetic Model', () => {
 });
 
 /**
- * Convergence of a transverse Mercator grid by the series on the ellipsoid (Redfearn 1948, in the form of Ordnance
- * Survey, A guide to coordinate systems in Great Britain, annexe C; memory), WGS84. Degrees, east positive.
+ * Convergence of a transverse Mercator grid by the series on the ellipsoid (Redfearn 1948, in the
+ * form of Ordnance Survey, A guide to coordinate systems in Great Britain, annexe C; memory),
+ * WGS84. Degrees, east positive.
  */
 function closedConvergence(latitude: number, longitude: number, meridian: number): number {
   const degree = Math.PI / 180;
@@ -137,8 +138,8 @@ describe('convergence of the UTM grid', () => {
     expect(utmZone({ latitude: 0, longitude: 180 })).toBe(60);
   });
 
-  it('takes another projection: on a stereographic map of the pole it is the longitude itself', () => {
-    // Snyder, Map Projections: A Working Manual, 1987, 21: polar aspect, convergence = λ - λ0 (memory).
+  it('takes another projection: on a polar stereographic map it is the longitude', () => {
+    // Snyder, Map Projections: A Working Manual, 1987, 21: polar convergence = λ - λ0 (memory).
     const polar = '+proj=stere +lat_0=90 +lon_0=-45 +datum=WGS84';
     for (const longitude of [-120, -45, 0, 70]) {
       const found = earthModels.convergence({ latitude: 75, longitude }, polar);
@@ -154,8 +155,10 @@ describe('an outing that asks for a model', () => {
 
   it('gets it when it is loaded, and says so when it is not', () => {
     const log = readLog(text, 'x', earthModels);
-    expect(log.ok && log.value.solution.norths.declinationEast).toBeCloseTo(-19.15, 1);
-    expect(log.ok && log.value.solution.norths.declinationSigmaDegrees).toBeGreaterThan(0.26);
+    expect(log.ok && log.value.solution.places.frame.norths.declinationEast).toBeCloseTo(-19.15, 1);
+    expect(
+      log.ok && log.value.solution.places.frame.norths.declinationSigmaDegrees,
+    ).toBeGreaterThan(0.26);
     const without = readLog(text, 'x', null);
     expect(!without.ok && without.fault[0]).toMatchObject({
       fault: { code: 'model-not-loaded' },
@@ -168,15 +171,20 @@ describe('an outing that asks for a model', () => {
     expect(!undated.ok && undated.fault[0]).toMatchObject({
       fault: { code: 'model-needs', what: 'date' },
     });
-    const placeless = northsOf(outingOf([], { convergence: { source: 'model' } }), earthModels);
+    const placeless = outingNorths(outingOf([], { convergence: { source: 'model' } }), earthModels);
     expect(!placeless.ok && placeless.fault).toMatchObject({ header: 'convergence' });
   });
 
   it('takes a margin’s change, and a typed convergence', () => {
     const { solution } = solvedLog(
-      "date 2020-07-01\ndeclination 2°18' W in 2009-07 change 9' E a year\nconvergence 1.5 E\n100G 10m",
+      [
+        'date 2020-07-01',
+        "declination 2°18' W in 2009-07 change 9' E a year",
+        'convergence 1.5 E',
+        '100G 10m',
+      ].join('\n'),
     );
-    expect(solution.norths.declinationEast! * 60).toBeCloseTo(-39, 1);
-    expect(solution.traverse.bearingDegrees[1]).toBeCloseTo(101.5, 9);
+    expect(solution.places.frame.norths.declinationEast! * 60).toBeCloseTo(-39, 1);
+    expect(solution.legs.leg(1).bearingDegrees).toBeCloseTo(101.5, 9);
   });
 });

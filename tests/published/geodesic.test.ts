@@ -1,14 +1,14 @@
 import geodesic from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
-import { signedDifference } from '@/core/angle';
-import { way } from '@/core/home';
-import { positionOf } from '@/core/positions';
+import { signedDifference } from '@/core/units/angle';
+import { way } from '@/core/navigation/ways/way';
+import { positionOfStation } from '@/core/survey/positions';
 import { leg, outingOf, solved } from '../support/outings';
-import { uniform } from '@/core/random';
+import { uniform } from '@/core/errors/random';
 
 /**
- * The plane against geodesics on the WGS84 ellipsoid. Source: C. F. F. Karney, Algorithms for geodesics,
- * Journal of Geodesy 87, 2013, 43-55, as the package geographiclib-geodesic has it.
+ * The plane against geodesics on the WGS84 ellipsoid. Source: C. F. F. Karney, Algorithms for
+ * geodesics, Journal of Geodesy 87, 2013, 43-55, in the package geographiclib-geodesic.
  */
 const { WGS84 } = geodesic.Geodesic;
 
@@ -72,18 +72,18 @@ describe('traverse and way home against geodesics leg by leg', () => {
     expect(worstShare).toBeLessThan(0.001);
   });
 
-  it('a station’s latitude and longitude are within a metre a kilometre of the legs walked', () => {
+  it('a station’s position is within 1 m of the geodesic one for each kilometre walked', () => {
     for (const walk of walks(100, 6, 12, 400)) {
       const { solution } = onPlane(walk, -63.5);
-      const place = positionOf(solution, solution.current)!;
+      const place = positionOfStation(solution.places, solution.current)!;
       const { here } = onEllipsoid(walk, -63.5);
       const off = WGS84.Inverse(place.latitude, place.longitude, here.lat, here.lon).s12!;
       expect(off / solution.walkedMetres).toBeLessThan(0.001);
     }
   });
 
-  // The plane takes true north as parallel; it turns by e·tan(latitude)/R over e metres east. Legs east and
-  // then north are the worst case.
+  // The plane takes true north as parallel; it turns by e·tan(latitude)/R over e metres east. Legs
+  // east and then north are the worst case.
   it.each([
     [54.2, -63.5, 4, 0.1, 0.001],
     [70, -179.99, 4, 0.1, 0.001],
@@ -105,10 +105,10 @@ describe('traverse and way home against geodesics leg by leg', () => {
     },
   );
 
-  it('no position without one at the start, or without a declination', () => {
+  it('there is no position without one at the start, or without a declination', () => {
     const blind = solved(
       outingOf([leg(90, 100)], { start: { name: 'A', position: { latitude: 1, longitude: 2 } } }),
     );
-    expect(positionOf(blind, 1)).toBeNull();
+    expect(positionOfStation(blind.places, 1)).toBeNull();
   });
 });

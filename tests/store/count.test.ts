@@ -2,12 +2,12 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Calibration } from '@/core/logbook';
-import { followCount, NO_COUNT, type CountLine } from '@/store/count';
+import type { Calibration } from '@/core/model/pace-profile';
+import { replayCount, NO_COUNT, type CountLine } from '@/store/count';
 import { CountSession } from '@/store/count-session';
 import { CairnDatabase, SCHEMA_VERSION } from '@/store/database';
 import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
-import { shelf } from '@/store/shelf';
+import { storedOutings } from '@/store/outings';
 
 let databases = 0;
 const fresh = () => new CairnDatabase(`count-${databases++}`);
@@ -18,7 +18,44 @@ const countOf = (session: CountSession) => {
 };
 
 describe('a count', () => {
-  it('is what its taps come to, whoever reads it again', async () => {
+  it('that could not be read is tried again (it stayed unavailable)', async () => {
+    const database = fresh();
+    const session = new CountSession(database, 'outing', at);
+    await session.add({ kind: 'paces', by: 7 });
+    const { counts } = database;
+    const where = counts.where.bind(counts);
+    counts.where = () => {
+      throw new Error('the disk is away');
+    };
+    expect(await session.newest()).toBeNull();
+    expect(session.getState().status).toBe('unavailable');
+    counts.where = where;
+    expect(await session.newest()).toBe(0);
+    expect(countOf(session).paces).toBe(7);
+  });
+
+  it('survives a store that the browser empties under it', async () => {
+    const database = fresh();
+    const session = new CountSession(database, 'outing', at);
+    await session.add({ kind: 'paces', by: 7 });
+    await new CairnDatabase(database.name).delete();
+    expect(await session.add({ kind: 'paces', by: 1 })).toBeNull();
+    const again = new CountSession(new CairnDatabase(database.name), 'outing', at);
+    expect(await again.newest()).toBe(1);
+    expect(countOf(again).paces).toBe(8);
+  });
+
+  it('logged in another tab is told by its number', async () => {
+    const database = fresh();
+    const [one, other] = [0, 1].map(() => new CountSession(database, 'outing', at));
+    await one!.add({ kind: 'paces', by: 7 });
+    expect(await other!.newest()).toBe(0);
+    await one!.add({ kind: 'end' });
+    expect(countOf(other!).number).toBe(0);
+    expect(await other!.newest()).toBe(1);
+  });
+
+  it('is replayed from its taps, whoever reads them', async () => {
     const database = fresh();
     const session = new CountSession(database, 'outing', at);
     await Promise.all(Array.from({ length: 40 }, () => session.add({ kind: 'paces', by: 1 })));
@@ -40,7 +77,7 @@ describe('a count', () => {
     expect(countOf(again)).toMatchObject({ paces: 0, metres: 0, seen: [], bearing: '' });
   });
 
-  it('of two tabs at once loses no tap of either', async () => {
+  it('of two tabs at once loses no tap', async () => {
     const database = fresh();
     const [one, other] = [new CountSession(database, 'x', at), new CountSession(database, 'x', at)];
     const faults = await Promise.all(
@@ -48,10 +85,10 @@ describe('a count', () => {
     );
     expect(faults.every((fault) => fault === null)).toBe(true);
     const records = await database.counts.toArray();
-    expect(followCount(NO_COUNT, records).paces).toBe(60);
+    expect(replayCount(NO_COUNT, records).paces).toBe(60);
   });
 
-  it('says when a tap was not written down', async () => {
+  it('says when a tap was not saved', async () => {
     const database = fresh();
     const session = new CountSession(database, 'x', at);
     await session.add({ kind: 'paces', by: 1 });
@@ -71,7 +108,7 @@ describe('a count', () => {
     expect(await broken.add({ kind: 'paces', by: 1 })).toBe('full');
   });
 
-  it('undone tap by tap comes back to nothing, whatever was tapped', () => {
+  it('undone tap by tap is zero, whatever was tapped', () => {
     const line: fc.Arbitrary<CountLine> = fc.oneof(
       fc.record({ kind: fc.constant('paces' as const), by: fc.constantFrom(0.5, 1, 10) }),
       fc.record({ kind: fc.constant('metres' as const), by: fc.constant(100) }),
@@ -86,13 +123,13 @@ describe('a count', () => {
           at: at().toISOString(),
           line: each,
         }));
-        const { paces, metres, seen } = followCount(NO_COUNT, records);
+        const { paces, metres, seen } = replayCount(NO_COUNT, records);
         expect([paces, metres, seen]).toEqual([0, 0, []]);
       }),
     );
   });
 
-  it('passes over a line that can’t be read, and over one that it has', () => {
+  it('skips a record that can’t be read, and one that it has already', () => {
     const tap = (number: number) => ({
       count: 'x',
       number,
@@ -100,7 +137,7 @@ describe('a count', () => {
       line: { kind: 'paces', by: 1 },
     });
     const records = [tap(0), { count: 'x', number: 1, line: 7 }, tap(2), tap(2)];
-    expect(followCount(NO_COUNT, records).paces).toBe(2);
+    expect(replayCount(NO_COUNT, records).paces).toBe(2);
   });
 });
 
@@ -129,10 +166,10 @@ describe('pace profiles', () => {
 });
 
 describe('a database of the first released version', () => {
-  it('is carried on: its outings stay, and counts and profiles find room', async () => {
+  it('is migrated: its outings stay, and counts and profiles can be stored', async () => {
     const name = `old-${databases++}`;
     const old = new Dexie(name);
-    // The schema as it was released first, frozen here.
+    // The schema of the first release, frozen here.
     old.version(1).stores({ changes: '[outing+number]' });
     const outing = {
       id: 'o',
@@ -150,7 +187,9 @@ describe('a database of the first released version', () => {
     });
     old.close();
     const database = new CairnDatabase(name);
-    expect((await shelf(database)).map(({ page }) => page.outing.name)).toEqual(['Old one']);
+    expect((await storedOutings(database)).map(({ state }) => state.outing.name)).toEqual([
+      'Old one',
+    ]);
     expect(database.verno).toBe(SCHEMA_VERSION);
     const session = new CountSession(database, 'o', at);
     expect(await session.add({ kind: 'paces', by: 1 })).toBeNull();

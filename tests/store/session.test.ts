@@ -6,7 +6,7 @@ import { strikeEntry } from '@/core/edit/ink';
 import { writeLog } from '@/core/log-text/write-log';
 import { CairnDatabase } from '@/store/database';
 import { OutingSession, type SessionState } from '@/store/outing-session';
-import { mark, putOnShelf, shelf } from '@/store/shelf';
+import { markOuting, addOuting, storedOutings } from '@/store/outings';
 import { storeFault } from '@/store/store-fault';
 import { leg, solvedLog } from '../support/outings';
 
@@ -15,12 +15,12 @@ const strike = { at: now.toISOString(), reason: 'slip' };
 let count = 0;
 const opened: CairnDatabase[] = [];
 
-/** A fresh database, and another connection to it, as a second tab would have. */
+/** A new database, and another connection to it, as a second tab would have. */
 async function twoTabs(text = '000 10m\n090 20m') {
   const name = `test-${count++}`;
   const [first, second] = [new CairnDatabase(name), new CairnDatabase(name)];
   opened.push(first, second);
-  await putOnShelf(first, { ...solvedLog(text).outing, id: 'one' }, now);
+  await addOuting(first, { ...solvedLog(text).outing, id: 'one' }, now);
   return { first, second };
 }
 afterEach(() => {
@@ -30,9 +30,9 @@ afterEach(() => {
 
 const session = (database: CairnDatabase) => new OutingSession(database, 'one', () => now);
 const legsOf = (state: SessionState) =>
-  state.status === 'ready' ? writeLog(state.page.outing).trimEnd().split('\n').slice(3) : state;
+  state.status === 'ready' ? writeLog(state.state.outing).trimEnd().split('\n').slice(3) : state;
 
-/** The state once the session has read its journal. */
+/** The state once the session has read its change log. */
 function settled(open: OutingSession, wanted: (state: SessionState) => boolean = () => true) {
   return new Promise<SessionState>((resolve) => {
     const look = () => {
@@ -45,7 +45,7 @@ function settled(open: OutingSession, wanted: (state: SessionState) => boolean =
 }
 
 describe('a session', () => {
-  it('writes legs down, undoes and redoes them, and a new one finds them again', async () => {
+  it('stores legs, undoes and redoes them, and a new session finds them again', async () => {
     const { first } = await twoTabs();
     const open = session(first);
     await settled(open);
@@ -60,16 +60,16 @@ describe('a session', () => {
     const again = session(first);
     const state = await settled(again);
     expect(legsOf(state)).toEqual(['000 10m', '090 20m', '180 30m']);
-    // Undo reaches back over a reload, and a new edit ends what could be redone.
-    expect(state.status === 'ready' && state.page.redoable.length).toBe(1);
+    // Undo works after a reload, and a new edit clears what could be redone.
+    expect(state.status === 'ready' && state.state.redoable.length).toBe(1);
     await again.run(addEntry(leg(1, 1)), null);
     const after = again.getState();
-    expect(after.status === 'ready' && after.page.redoable).toEqual([]);
+    expect(after.status === 'ready' && after.state.redoable).toEqual([]);
     expect(await again.redo()).toEqual({ kind: 'saved' });
     expect(legsOf(again.getState())).toHaveLength(4);
   });
 
-  it('refuses what the page can’t do, and writes nothing', async () => {
+  it('refuses what the outing doesn’t allow, and stores nothing', async () => {
     const { first } = await twoTabs();
     const open = session(first);
     await settled(open);
@@ -107,7 +107,7 @@ describe('a session', () => {
     expect(legsOf(state)).toEqual([`  struck ${strike.at} | slip | 000 10m`, '090 20m']);
   });
 
-  it('a write that fails is told, and the page stays as it was', async () => {
+  it('says when a write failed, and the outing stays as it was', async () => {
     const { first } = await twoTabs();
     const open = session(first);
     await settled(open);
@@ -118,12 +118,12 @@ describe('a session', () => {
     expect(await open.run(addEntry(leg(5, 5)), null)).toEqual({ kind: 'saved' });
   });
 
-  it('an outing that is not there is missing', async () => {
+  it('says when there is no such outing', async () => {
     const { first } = await twoTabs();
     expect(await settled(new OutingSession(first, 'other'))).toEqual({ status: 'missing' });
   });
 
-  it('a damaged record stops the reading there, with everything before it intact', async () => {
+  it('replays up to a damaged record, and keeps what it could not read', async () => {
     const { first } = await twoTabs();
     const open = session(first);
     await settled(open);
@@ -133,12 +133,23 @@ describe('a session', () => {
     const state = await settled(session(first));
     if (state.status !== 'damaged') throw new Error(state.status);
     expect(state.damage.number).toBe(2);
-    expect(state.damage.page!.outing.entries).toHaveLength(3);
+    expect(state.damage.state!.outing.entries).toHaveLength(3);
     expect(state.damage.records).toEqual([damaged]);
-    expect((await shelf(first))[0]!.damaged).toBe(true);
+    expect((await storedOutings(first))[0]!.damaged).toBe(true);
   });
 
-  it('a thousand changes are followed quickly', async () => {
+  it('a damaged outing can be deleted and brought back, its records as they are', async () => {
+    const { first } = await twoTabs();
+    const damaged = { outing: 'one', number: 2, at: 'yesterday', change: { kind: 'edit' } };
+    await first.changes.bulkAdd([{ ...damaged, number: 1 }, damaged] as never);
+    await markOuting(first, 'one', 'discard', new Date());
+    expect(await storedOutings(first)).toEqual([]);
+    await markOuting(first, 'one', 'recover', new Date());
+    expect((await storedOutings(first))[0]!.damaged).toBe(true);
+    expect(await first.changes.count()).toBe(5);
+  });
+
+  it('replays a thousand changes', async () => {
     const { first } = await twoTabs('000 10m');
     const records = Array.from({ length: 1000 }, (_, i) => ({
       outing: 'one',
@@ -150,39 +161,36 @@ describe('a session', () => {
       },
     }));
     await first.changes.bulkAdd(records);
-    const start = performance.now();
-    const state = await settled(session(first));
-    expect(legsOf(state)).toHaveLength(1001);
-    expect(performance.now() - start).toBeLessThan(3000);
+    expect(legsOf(await settled(session(first)))).toHaveLength(1001);
   });
 });
 
-describe('the shelf', () => {
-  it('lists outings, last changed first; one taken off comes back whole', async () => {
+describe('the outings', () => {
+  it('are listed, the last changed first; a deleted one can be restored', async () => {
     const { first } = await twoTabs();
     const other = { ...solvedLog('outing Second\n000 5m').outing, id: 'two' };
-    await putOnShelf(first, other, new Date('2026-08-15T09:40:00Z'));
-    const names = async () => (await shelf(first)).map(({ page }) => page.outing.id);
+    await addOuting(first, other, new Date('2026-08-15T09:40:00Z'));
+    const names = async () => (await storedOutings(first)).map(({ state }) => state.outing.id);
     expect(await names()).toEqual(['two', 'one']);
-    await mark(first, 'two', 'discard', now);
+    await markOuting(first, 'two', 'discard', now);
     expect(await names()).toEqual(['one']);
-    await mark(first, 'two', 'discard', now);
-    await putOnShelf(first, other, now);
+    await markOuting(first, 'two', 'discard', now);
+    await addOuting(first, other, now);
     expect(await names()).toHaveLength(2);
-    const back = (await shelf(first)).find(({ page }) => page.outing.id === 'two');
-    expect(back!.page.outing.entries).toHaveLength(1);
+    const back = (await storedOutings(first)).find(({ state }) => state.outing.id === 'two');
+    expect(back!.state.outing.entries).toHaveLength(1);
   });
 
-  it('refuses an outing that breaks the schema', async () => {
+  it('are refused when they don’t fit the schema', async () => {
     const { first } = await twoTabs();
     const broken = { ...solvedLog('000 5m').outing, id: 'three', name: 'two\nlines' };
-    await expect(putOnShelf(first, broken, now)).rejects.toThrow();
-    expect(await shelf(first)).toHaveLength(1);
+    await expect(addOuting(first, broken, now)).rejects.toThrow();
+    expect(await storedOutings(first)).toHaveLength(1);
   });
 });
 
 describe('faults of the database', () => {
-  it('are sorted into what a person can do something about', () => {
+  it('are told apart by what a person can do about them', () => {
     const named = (name: string, inner?: unknown) =>
       Object.assign(new Error(name), { name, inner });
     expect(storeFault(named('AbortError', named('QuotaExceededError')))).toBe('full');
@@ -191,5 +199,48 @@ describe('faults of the database', () => {
     expect(storeFault(named('MissingAPIError'))).toBe('unavailable');
     expect(storeFault(named('Whatever'))).toBe('failed');
     expect(storeFault('text')).toBe('failed');
+  });
+});
+
+describe('a store that the browser empties under an open tab', () => {
+  it('is written again with the whole change log before a leg is said to be saved', async () => {
+    const { first, second } = await twoTabs();
+    const open = session(first);
+    await settled(open);
+    await open.run(addEntry(leg(180, 30)), null);
+    second.close();
+    await new CairnDatabase(first.name).delete();
+    expect(await open.run(addEntry(leg(270, 40)), null)).toEqual({ kind: 'saved' });
+    const again = session(new CairnDatabase(first.name));
+    const wanted = ['000 10m', '090 20m', '180 30m', '270 40m'];
+    expect(legsOf(await settled(again))).toEqual(wanted);
+    expect(open.getState()).toMatchObject({ status: 'ready', rewritten: true });
+    expect(again.getState()).toMatchObject({ status: 'ready', rewritten: false });
+    // Its history came back with it.
+    await open.undo();
+    await open.undo();
+    expect(legsOf(open.getState())).toEqual(wanted.slice(0, 2));
+  });
+
+  it('is noticed without a write, and told', async () => {
+    const { first, second } = await twoTabs();
+    const open = session(first);
+    await settled(open);
+    second.close();
+    await new CairnDatabase(first.name).delete();
+    const told = await settled(open, (state) => state.status === 'ready' && state.rewritten);
+    expect(legsOf(told)).toEqual(['000 10m', '090 20m']);
+    const stored = new CairnDatabase(first.name);
+    expect(await stored.changes.count()).toBe(1);
+    stored.close();
+  });
+
+  it('loses its records alone, with the database kept: they come back too', async () => {
+    const { first, second } = await twoTabs();
+    const open = session(first);
+    await settled(open);
+    await second.changes.clear();
+    expect(await open.run(addEntry(leg(180, 30)), null)).toEqual({ kind: 'saved' });
+    expect(await second.changes.count()).toBe(2);
   });
 });

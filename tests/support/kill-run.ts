@@ -4,13 +4,16 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { launch } from '../../scripts/browser.mjs';
 import { dice } from './mutated-files';
+import { allRecords, storedLegs } from './stored';
 
 /** What came of killing the browser while legs were logged. */
 export interface KillTally {
   kills: number;
   /** Legs that the screen had said were saved when the browser died. */
   acknowledged: number;
-  /** Legs that stood in the store beyond those: written, and killed before it could be said. */
+  /** Paces of the counter that the screen had shown. */
+  taps: number;
+  /** Legs that were stored beyond those: written, and killed before the screen said so. */
   unsaid: number;
   /** Acknowledged legs that were not there afterwards, or not as they were logged. */
   lost: string[];
@@ -20,46 +23,13 @@ const LINE = 'input[aria-label="Next line of the log"]';
 /** The n-th leg that is logged, so that each can be told from every other. */
 const legText = (n: number) => `${String(n % 360).padStart(3, '0')} ${n + 1}m`;
 
-/** The journal's legs as they stand in the store, in order: bearing and metres. */
-const legsInStore = (page: Page, outing: string): Promise<[number, number][]> =>
-  page.evaluate(
-    (id) =>
-      new Promise<[number, number][]>((resolve, reject) => {
-        const open = indexedDB.open('cairn-back');
-        open.onerror = () => reject(new Error('the database can’t be opened'));
-        open.onsuccess = () => {
-          const all = open.result.transaction('changes').objectStore('changes').getAll();
-          all.onsuccess = () => {
-            open.result.close();
-            const records = all.result as {
-              outing: string;
-              change: {
-                operations?: {
-                  entries?: {
-                    kind: string;
-                    bearing: { value: number };
-                    distance: { value: number };
-                  }[];
-                }[];
-              };
-            }[];
-            resolve(
-              records
-                .filter((record) => record.outing === id)
-                .flatMap(({ change }) => change.operations ?? [])
-                .flatMap(({ entries }) => entries ?? [])
-                .filter(({ kind }) => kind === 'leg')
-                .map(({ bearing, distance }) => [bearing.value, distance.value]),
-            );
-          };
-        };
-      }),
-    outing,
-  );
+/** The legs in the change log, in order: bearing and metres. */
+const legsInStore = async (page: Page, outing: string): Promise<[number, number][]> =>
+  (await storedLegs(page, outing)).map(({ bearing, metres }) => [bearing, metres]);
 
 /**
- * Logs legs through the entry line as fast as the app takes them, and calls back for each that the screen says is saved. Written
- * without functions of its own: a runner that names them would break it on its way into the page.
+ * Logs legs through the entry line as fast as the app takes them, and calls back for each that the
+ * screen says is saved.
  */
 const logLegs = (page: Page, first: number): Promise<void> =>
   page.evaluate(
@@ -79,62 +49,216 @@ const logLegs = (page: Page, first: number): Promise<void> =>
     first,
   );
 
-/** Kills the browser's processes at random moments while legs are logged, over and over on the same store. */
+/**
+ * The same by the keypad: the dialog, its keys, its button. A leg counts as saved once the sketch
+ * has it, which draws nothing that isn't.
+ */
+const keyLegs = (page: Page, first: number): Promise<void> =>
+  page.evaluate(async (from) => {
+    const later = () => new Promise((resolve) => setTimeout(resolve));
+    const all = (selector: string) => [...document.querySelectorAll<HTMLElement>(selector)];
+    const press = async (selector: string, text: RegExp) => {
+      for (;;) {
+        const found = all(selector).find(
+          (each) =>
+            text.test(each.getAttribute('aria-label') ?? each.textContent ?? '') &&
+            !(each as HTMLButtonElement).disabled,
+        );
+        if (found) return found.click();
+        await later();
+      }
+    };
+    const keys = async (digits: string) => {
+      for (const digit of digits) {
+        await press('.ant-modal [aria-label="Number pad"] button', new RegExp(`^${digit}$`));
+        await later();
+      }
+    };
+    const drawn = () =>
+      all('[data-testid=legs], [data-testid=side-trips]').reduce(
+        (sum, path) => sum + path.getAttribute('d')!.split('L').length - 1,
+        0,
+      );
+    for (let n = from; ; n++) {
+      await press('button', /^Keypad/);
+      await press('.ant-modal button', /^1$/);
+      await press('.ant-modal button', /^Erase$/);
+      await keys(String(n % 360).padStart(3, '0'));
+      await press('.ant-modal button', /^Count$/);
+      if (all('.ant-modal button').some(({ textContent }) => textContent === 'in metres')) {
+        await press('.ant-modal button', /^in metres$/);
+      }
+      await later();
+      await keys(String(n + 1));
+      const before = drawn();
+      await press('.ant-modal-footer button', /^Log it$/);
+      while (drawn() === before) await later();
+      while (all('.ant-modal').length > 0 && all('.ant-modal')[0]!.checkVisibility()) await later();
+      (globalThis as unknown as { saved: (n: number) => void }).saved(n);
+    }
+  }, first);
+
+/** Taps the counter, and calls back with each count that the screen shows. */
+const tapCounter = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    const later = () => new Promise((resolve) => setTimeout(resolve));
+    const shown = () => Number(document.querySelector('[data-testid=counted]')?.textContent);
+    for (;;) {
+      const before = shown();
+      document.querySelector<HTMLElement>('[data-tap]')!.click();
+      while (shown() === before) await later();
+      (globalThis as unknown as { saved: (n: number) => void }).saved(shown());
+    }
+  });
+
+/** The paces of a count in the store. */
+async function countInStore(page: Page, outing: string): Promise<number> {
+  type Stored = { count: string; line: { kind: string; by?: number } };
+  return (await allRecords<Stored>(page, 'counts'))
+    .filter(({ count, line }) => count === outing && line.kind === 'paces')
+    .reduce((sum, { line }) => sum + (line.by ?? 0), 0);
+}
+
+/** Fewest legs that are logged before a kill, and how many more there may be. */
+const LEAST_LEGS = 3;
+const MORE_LEGS = 10;
+/** A kill comes at most this long after the last of them: it may hit the middle of a write. */
+const LATEST_KILL_MS = 40;
+
+/** How legs are logged, or paces counted, when the kill comes: in turn. */
+const WAYS = ['entry-line', 'keypad', 'counter'] as const;
+
+/** Waits for so many calls of `saved`; tells the last one. */
+async function savedIn(page: Page, from: number) {
+  let said = from;
+  let waiting: { wanted: number; resolve: () => void } | null = null;
+  await page.exposeFunction('saved', (n: number) => {
+    said = n;
+    if (waiting && said >= waiting.wanted) waiting.resolve();
+  });
+  return {
+    last: () => said,
+    reaches: (wanted: number) =>
+      new Promise<void>((resolve) => {
+        waiting = { wanted, resolve };
+        if (said >= wanted) resolve();
+      }),
+  };
+}
+
+/** A killed browser and its store, over and over. */
+class KillRun {
+  readonly tally: KillTally = { kills: 0, acknowledged: 0, taps: 0, unsaid: 0, lost: [] };
+  private readonly userDataDir = mkdtempSync(join(tmpdir(), 'kill-run-'));
+  private outing = '';
+  private logged = 0;
+  private counted = 0;
+
+  constructor(
+    private readonly url: string,
+    private readonly roll: (below: number) => number,
+  ) {}
+
+  /** Logs by a way, kills the browser, and looks what is there. */
+  async kill(way: (typeof WAYS)[number]): Promise<void> {
+    const { browser, page } = await this.start();
+    const isCounter = way === 'counter';
+    const before = isCounter ? this.counted : this.logged - 1;
+    const saved = await savedIn(page, before);
+    await this.open(page, isCounter ? 'counter' : 'outing');
+    const working =
+      way === 'counter'
+        ? tapCounter(page)
+        : (way === 'keypad' ? keyLegs : logLegs)(page, this.logged);
+    const died = working.catch((error: unknown) => {
+      if (browser.connected) throw error;
+    });
+    const wanted = before + LEAST_LEGS + this.roll(MORE_LEGS);
+    await Promise.race([saved.reaches(wanted), died]);
+    await new Promise((resolve) => setTimeout(resolve, this.roll(LATEST_KILL_MS)));
+    browser.process()!.kill('SIGKILL');
+    await died;
+    this.tally.kills++;
+    const after = await this.start();
+    await after.page.goto(`${this.url}/guide`);
+    if (isCounter) await this.checkCount(after.page, saved.last());
+    else await this.checkLegs(after.page, saved.last() + 1);
+    await after.browser.close();
+  }
+
+  private async checkCount(page: Page, said: number): Promise<void> {
+    const found = await countInStore(page, this.outing);
+    if (found < said) this.tally.lost.push(`kill ${this.tally.kills}: ${found} of ${said} paces`);
+    this.tally.taps += said - this.counted;
+    this.counted = found;
+  }
+
+  private async checkLegs(page: Page, said: number): Promise<void> {
+    const { tally, logged } = this;
+    const found = await legsInStore(page, this.outing);
+    for (let n = logged; n < said; n++) {
+      const [bearing, metres] = found[n] ?? [NaN, NaN];
+      if (bearing !== n % 360 || metres !== n + 1) {
+        tally.lost.push(`kill ${tally.kills}: leg ${legText(n)}, found ${bearing} ${metres}m`);
+      }
+    }
+    tally.acknowledged += said - logged;
+    tally.unsaid += Math.max(0, found.length - said);
+    this.logged = found.length;
+  }
+
+  private async start(): Promise<{ browser: Browser; page: Page }> {
+    const browser = await launch({ userDataDir: this.userDataDir });
+    const page = await browser.newPage();
+    // A runner that keeps the names of functions calls this in what it sends into the page.
+    await page.evaluateOnNewDocument('globalThis.__name = (given) => given');
+    return { browser, page };
+  }
+
+  /** Opens a view of the outing, which is started first. */
+  private async open(page: Page, view: 'outing' | 'counter'): Promise<void> {
+    if (this.outing === '') {
+      await page.goto(this.url);
+      await (await page.waitForSelector('aria/Start an outing'))!.click();
+      await page.waitForSelector(LINE);
+      this.outing = new URL(page.url()).searchParams.get('id')!;
+    }
+    await page.goto(`${this.url}/${view}?id=${this.outing}`);
+    await page.waitForSelector(view === 'outing' ? LINE : '[data-tap]');
+    // The count of before is shown once it is read.
+    if (view === 'counter') {
+      const counted = String(this.counted);
+      await page.waitForFunction(
+        (wanted) => document.querySelector('[data-testid=counted]')?.textContent === wanted,
+        {},
+        counted,
+      );
+    }
+  }
+
+  end(): void {
+    rmSync(this.userDataDir, { recursive: true, force: true, maxRetries: 5 });
+  }
+}
+
+/**
+ * Kills the browser while legs are logged or paces counted, over and over on the same store: each
+ * time after a random number of saved ones, at a random moment of the next one.
+ */
 export async function killRun(
   url: string,
   kills: number,
   seed: number,
   onKill: (tally: KillTally) => void = () => undefined,
 ): Promise<KillTally> {
-  const roll = dice(seed);
-  const tally: KillTally = { kills: 0, acknowledged: 0, unsaid: 0, lost: [] };
-  const userDataDir = mkdtempSync(join(tmpdir(), 'kill-run-'));
-  let outing = '';
-  let logged = 0;
-  const start = async (): Promise<{ browser: Browser; page: Page }> => {
-    const browser = await launch({ userDataDir });
-    const page = await browser.newPage();
-    return { browser, page };
-  };
+  const run = new KillRun(url, dice(seed));
   try {
-    while (tally.kills < kills) {
-      const { browser, page } = await start();
-      let said = logged;
-      await page.exposeFunction('saved', (n: number) => (said = n + 1));
-      if (outing === '') {
-        await page.goto(url);
-        await (await page.waitForSelector('aria/Start an outing'))!.click();
-        await page.waitForSelector(LINE);
-        outing = new URL(page.url()).searchParams.get('id')!;
-      } else await page.goto(`${url}/outing?id=${outing}`);
-      await page.waitForSelector(LINE);
-      let broken: unknown = null;
-      const died = logLegs(page, logged).catch((error: unknown) => {
-        if (browser.connected) broken = error;
-      });
-      await new Promise((resolve) => setTimeout(resolve, 30 + roll(700)));
-      if (broken) throw broken;
-      browser.process()!.kill('SIGKILL');
-      await died;
-      tally.kills++;
-
-      const after = await start();
-      await after.page.goto(`${url}/guide`);
-      const found = await legsInStore(after.page, outing);
-      for (let n = logged; n < said; n++) {
-        const [bearing, metres] = found[n] ?? [NaN, NaN];
-        if (bearing !== n % 360 || metres !== n + 1) {
-          tally.lost.push(`kill ${tally.kills}: leg ${legText(n)}, found ${bearing} ${metres}m`);
-        }
-      }
-      tally.acknowledged += said - logged;
-      tally.unsaid += Math.max(0, found.length - said);
-      logged = found.length;
-      await after.browser.close();
-      onKill(tally);
+    while (run.tally.kills < kills) {
+      await run.kill(WAYS[run.tally.kills % WAYS.length]!);
+      onKill(run.tally);
     }
   } finally {
-    rmSync(userDataDir, { recursive: true, force: true, maxRetries: 5 });
+    run.end();
   }
-  return tally;
+  return run.tally;
 }

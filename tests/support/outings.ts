@@ -1,19 +1,16 @@
 import fc from 'fast-check';
-import { WINDS } from '@/core/angle';
-import {
-  blankOuting,
-  isStartName,
-  THINGS,
-  isStationName,
-  type BearingReading,
-  type DistanceReading,
-  type Entry,
-  type Leg,
-  type Outing,
-} from '@/core/logbook';
-import { NORTHS } from '@/core/north';
-import { solve, type Solution } from '@/core/solve';
+import { COMPASS_POINTS } from '@/core/units/angle';
+import { blankOuting, type Outing } from '@/core/model/outing';
+import { isStartName, isStationName } from '@/core/readings/name';
+import { FEATURE_KINDS } from '@/core/entries/feature';
+import type { BearingReading } from '@/core/readings/bearing';
+import type { DistanceReading } from '@/core/readings/distance';
+import type { Entry, Leg } from '@/core/entries/entry';
+import { NORTHS } from '@/core/units/bearing';
+import { solve } from '@/core/survey/solve';
+import type { Solution } from '@/core/survey/solution';
 import { readLog } from '@/core/log-text/read-log';
+import type { EarthModels } from '@/core/north/earth-models';
 
 /** A leg by bearing and metres. */
 export const leg = (degrees: number, metres: number, more: Partial<Leg> = {}): Leg => ({
@@ -36,6 +33,12 @@ export function solved(outing: Outing): Solution {
   return found.value;
 }
 
+/** The first fault of a log; null when it can be read and solved. */
+export function refusal(text: string, models: EarthModels | null = null) {
+  const log = readLog(text, 'test', models);
+  return log.ok ? null : log.fault[0]!;
+}
+
 /** The solution of a log that can be read. */
 export function solvedLog(text: string) {
   const found = readLog(text, 'test', null);
@@ -44,7 +47,7 @@ export function solvedLog(text: string) {
 }
 
 const north = fc.constantFrom(...NORTHS);
-const wind = fc.constantFrom(...WINDS);
+const wind = fc.constantFrom(...COMPASS_POINTS);
 const upTo = (max: number) => fc.double({ min: 0, max, noNaN: true }).map((value) => value + 0);
 const amount = fc.double({ min: 0.001, max: 99_999, noNaN: true });
 
@@ -118,10 +121,21 @@ const seen = fc.oneof(
   fc.record({ kind: fc.constant('at' as const), metres: upTo(5000), what: note }),
   fc.record({
     kind: fc.constant('at' as const),
+    along: fc.record({
+      unit: fc.constantFrom('paces' as const, 'feet' as const),
+      value: upTo(500),
+    }),
+    side: fc.constant('right' as const),
+    aside: fc.record({ unit: fc.constant('steps' as const), value: upTo(500) }),
+    what: note,
+  }),
+  fc.record({ kind: fc.constant('remark' as const), text: note }),
+  fc.record({
+    kind: fc.constant('at' as const),
     metres: upTo(5000),
     side: fc.constantFrom('left' as const, 'right' as const),
     sideMetres: upTo(500),
-    thing: optional(fc.constantFrom(...THINGS)),
+    thing: optional(fc.constantFrom(...FEATURE_KINDS)),
     what: note,
   }),
   fc.record({
@@ -135,7 +149,7 @@ const seen = fc.oneof(
 const remark = fc.oneof(
   fc.record({
     kind: fc.constant('landmark' as const),
-    thing: optional(fc.constantFrom(...THINGS)),
+    thing: optional(fc.constantFrom(...FEATURE_KINDS)),
     what: note,
   }),
   fc.record({
@@ -187,7 +201,7 @@ const angle = fc.oneof(
   }),
 );
 
-/** Outings that can be worked out, with every kind of line: a first leg in metres, a pace, then anything. */
+/** Outings that can be solved, with every kind of line: a pace, a leg in metres, then anything. */
 export const anyOuting: fc.Arbitrary<Outing> = fc
   .record({
     name: words,
@@ -233,3 +247,18 @@ export const anyOuting: fc.Arbitrary<Outing> = fc
     }
     return tidy({ id: 'test', ...header, entries }) as Outing;
   });
+
+/** Legs by bearing and metres. */
+export const someLegs = fc.array(
+  fc.tuple(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 1, max: 500 })),
+  { minLength: 1, maxLength: 20 },
+);
+
+/** Freezes a value and everything in it, so that changing any of it throws. */
+export function deepFreeze<Value>(value: Value): Value {
+  if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+    if (!ArrayBuffer.isView(value)) Object.freeze(value);
+    for (const each of Object.values(value)) deepFreeze(each);
+  }
+  return value;
+}

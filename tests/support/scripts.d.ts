@@ -8,5 +8,5 @@ declare module '*/server.mjs' {
   export function startServer(options: {
     port: number;
     demo?: boolean;
-  }): Promise<{ url: string; stop: () => Promise<void> }>;
+  }): Promise<{ url: string; child: { readonly pid?: number }; stop: () => Promise<void> }>;
 }

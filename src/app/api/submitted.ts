@@ -1,27 +1,41 @@
 import type { WarningPlace } from '@/core/checks/check';
-import { earthModels } from '@/core/earth-models-loaded';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
-import type { Logbook } from '@/core/logbook';
-import { solve, type Solution } from '@/core/solve';
-import { jsonFormat, logbookOf } from '@/formats/json';
+import { logbookOf, type Logbook } from '@/core/model/logbook';
+import { earthModels } from '@/core/north/loaded-earth-models';
+import { solve } from '@/core/survey/solve';
+import type { Solution } from '@/core/survey/solution';
+import { jsonFormat } from '@/formats/json';
 import { bodyText, Refused, unreadable } from './answers';
+import { withinBudget } from './budget';
 
 /** A logbook in a request holds one outing, and is refused beyond this, in bytes. */
 const LARGEST_BODY = 8_000_000;
 
-/** A log or a logbook of one outing, read and worked out. */
+/** A log or a logbook of one outing, read and solved. */
 export interface Submitted {
   readonly logbook: Logbook;
   readonly solution: Solution;
-  /** The line of the log that something stood on; undefined for a logbook, which has no lines. */
+  /** The line of the log that something was on; undefined for a logbook, which has no lines. */
   readonly lineOf: (place: WarningPlace) => number | undefined;
 }
 
-/** Reads the body of a request by its media type: text/plain is a log, application/json a logbook. */
-export async function submitted(request: Request): Promise<Submitted> {
-  const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
-  if (type === 'text/plain') return fromLog(await bodyText(request, LARGEST_LOG));
-  if (type === 'application/json') return fromLogbook(await bodyText(request, LARGEST_BODY));
+/**
+ * Reads the body by its media type: text/plain is a log, application/json a logbook. Refused when
+ * the answer would take longer than a request may.
+ */
+export async function submitted(request: Request, answer: string): Promise<Submitted> {
+  const [mediaType = ''] = (request.headers.get('content-type') ?? '').split(';', 1);
+  const type = mediaType.trim().toLowerCase();
+  if (type === 'text/plain') {
+    const text = await bodyText(request, LARGEST_LOG);
+    withinBudget(text, 'log', answer);
+    return fromLog(text);
+  }
+  if (type === 'application/json') {
+    const text = await bodyText(request, LARGEST_BODY);
+    withinBudget(text, 'logbook', answer);
+    return fromLogbook(text);
+  }
   throw new Refused(415, {
     message: `Can’t read the media type “${type.slice(0, 80)}”.`,
     expected: 'text/plain or application/json',
@@ -30,7 +44,7 @@ export async function submitted(request: Request): Promise<Submitted> {
 
 function fromLog(text: string): Submitted {
   const log = readLog(text, 'outing', earthModels);
-  if (!log.ok) throw unreadable(log.fault[0]!);
+  if (!log.ok) throw unreadable(log.fault);
   const { outing, solution, lineOfEntry, lineOfHeader } = log.value;
   return {
     logbook: logbookOf([outing], new Date().toISOString()),
@@ -42,7 +56,7 @@ function fromLog(text: string): Submitted {
 
 function fromLogbook(text: string): Submitted {
   const read = jsonFormat.read(text, earthModels);
-  if (!read.ok) throw unreadable(read.fault[0]!);
+  if (!read.ok) throw unreadable(read.fault);
   const [outing, second] = read.value.outings;
   if (!outing || second) {
     const message = `The logbook holds ${read.value.outings.length} outings.`;

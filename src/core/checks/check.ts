@@ -1,11 +1,11 @@
-import type { Leg } from '../logbook';
-import type { Solution } from '../solve';
+import type { Leg } from '../entries/entry';
+import type { Solution } from '../survey/solution';
 
-/** What a warning is about: a line of the page, or one of its header. */
+/** What a warning is about: a line of the log, or one of its header. */
 export type WarningPlace =
   { readonly entry: number } | { readonly header: 'declination' | 'start' };
 
-/** Something on the page that looks wrong: what was seen, what it would mean, what to do. It changes nothing. */
+/** Something in the log that looks wrong: what was seen, what it would mean, what to do. */
 export interface Warning {
   readonly code:
     | 'back-bearing-off'
@@ -18,11 +18,17 @@ export interface Warning {
     | 'angle-disagrees'
     | 'angle-old'
     | 'model-outside-window'
-    | 'far-north-compass';
+    | 'far-north-compass'
+    | 'annual-change-large'
+    | 'start-like-position'
+    | 'near-pole'
+    | 'pace-length-odd'
+    | 'misclosure-unexplained';
   readonly at: WarningPlace;
   readonly message: string;
-  /** The leg as it would read without the fault, where neighbours tell: offered, never taken unasked. */
-  readonly mend?: Leg;
+  /** The leg without the fault, where its neighbours tell: offered, never taken unasked. */
+  readonly correction?: Leg;
 }
 
+/** Looks for one kind of thing that may be wrong; changes nothing. */
 export type Check = (solution: Solution) => Warning[];

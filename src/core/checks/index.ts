@@ -1,21 +1,30 @@
-import type { Solution } from '../solve';
-import { angleDisagrees } from './angle-disagrees';
-import { angleOld } from './angle-old';
-import { backBearingOff } from './back-bearing-off';
+import { isRemark } from '../entries/entry';
+import type { Solution } from '../survey/solution';
+import { angleDisagrees } from './header/angle-disagrees';
+import { annualChangeLarge } from './header/annual-change-large';
+import { nearPole } from './header/near-pole';
+import { startLikePosition } from './header/start-like-position';
+import { misclosureUnexplained } from './legs/misclosure-unexplained';
+import { paceLengthOdd } from './legs/pace-length-odd';
+import { angleOld } from './header/angle-old';
+import { backBearingOff } from './legs/back-bearing-off';
 import type { Check, Warning } from './check';
-import { expectedOtherWay } from './expected-other-way';
-import { farNorthCompass } from './far-north-compass';
-import { groundWithoutPace } from './ground-without-pace';
-import { legShort } from './leg-short';
-import { modelOutsideWindow } from './model-outside-window';
-import { paceImplausible } from './pace-implausible';
-import { sameLegTwice } from './same-leg-twice';
-import { walkedBack } from './walked-back';
+import { expectedOtherWay } from './legs/expected-other-way';
+import { farNorthCompass } from './header/far-north-compass';
+import { groundWithoutPace } from './legs/ground-without-pace';
+import { legShort } from './legs/leg-short';
+import { modelOutsideWindow } from './header/model-outside-window';
+import { paceImplausible } from './legs/pace-implausible';
+import { sameLegTwice } from './legs/same-leg-twice';
+import { walkedBack } from './legs/walked-back';
 
 /** Every check. A new one is one more file and one more name here. */
 const CHECKS: readonly Check[] = [
   angleDisagrees,
   angleOld,
+  annualChangeLarge,
+  startLikePosition,
+  nearPole,
   modelOutsideWindow,
   farNorthCompass,
   backBearingOff,
@@ -25,32 +34,33 @@ const CHECKS: readonly Check[] = [
   sameLegTwice,
   walkedBack,
   groundWithoutPace,
+  paceLengthOdd,
+  misclosureUnexplained,
 ];
 
 const order = ({ at }: Warning) => ('entry' in at ? at.entry : -1);
 
-/** Lines that only remark on others: what is said right speaks of the line before them. */
-const REMARKS: ReadonlySet<string> = new Set(['right', 'struck']);
+const acceptance = ({ at, code }: Warning) => ('entry' in at ? `${at.entry} ${code}` : code);
 
-/** What the person said is right: `entry code`, or the code alone for what is said of the header. */
-function saidRight({ outing }: Solution): Set<string> {
-  const said = new Set<string>();
+/** Warnings that the person accepted: `entry code`, or the code alone for the header. */
+function acceptedWarnings({ outing }: Solution): Set<string> {
+  const accepted = new Set<string>();
   let line = -1;
-  outing.entries.forEach((entry, index) => {
+  for (const [index, entry] of outing.entries.entries()) {
     if (entry.kind === 'right') {
-      said.add(`${line} ${entry.code}`);
-      said.add(entry.code);
-    } else if (!REMARKS.has(entry.kind)) {
+      accepted.add(`${line} ${entry.code}`);
+      accepted.add(entry.code);
+    } else if (!isRemark(entry)) {
       line = index;
     }
-  });
-  return said;
+  }
+  return accepted;
 }
 
-/** All that the checks have to say of a page and that was not said to be right: the header first, then line by line. */
+/** All warnings that weren't accepted: the header's first, then line by line. */
 export function warningsOf(solution: Solution): Warning[] {
-  const said = saidRight(solution);
+  const accepted = acceptedWarnings(solution);
   return CHECKS.flatMap((check) => check(solution))
-    .filter(({ at, code }) => !said.has('entry' in at ? `${at.entry} ${code}` : code))
+    .filter((warning) => !accepted.has(acceptance(warning)))
     .sort((a, b) => order(a) - order(b));
 }

@@ -1,45 +1,48 @@
 import equal from 'fast-deep-equal';
-import type { EarthModels } from '../earth-models';
-import type { Fault, OutingFault } from '../faults';
-import type { Entry, Outing } from '../logbook';
-import { fail, ok, type Result } from '../result';
-import { solve } from '../solve';
-import { applied, insertion, type Operation } from './operations';
+import type { Entry } from '../entries/entry';
+import type { Fault, OutingFault } from '../faults/fault';
+import type { Outing } from '../model/outing';
+import type { EarthModels } from '../north/earth-models';
+import { solve } from '../survey/solve';
+import { fail, ok, type Result } from '../units/result';
+import { apply, insertion, type Operation } from './operations';
 
-/** What a command gives: the operations to write down, or why it can't be done. */
+/** Why a command can't be done: a fault of the command itself, or one of the outing after it. */
+export type CommandFault = Fault | OutingFault;
+
+/** What a command gives: the operations to record, or why it can't be done. */
 export type Command = (
   outing: Outing,
   models: EarthModels | null,
-) => Result<Operation[], Fault | OutingFault>;
+) => Result<Operation[], CommandFault>;
 
-const hasPlace = (fault: Fault | OutingFault): fault is OutingFault => 'at' in fault;
-/** The fault itself, wherever it stands. */
-export const faultOf = (fault: Fault | OutingFault): Fault =>
-  hasPlace(fault) ? fault.fault : fault;
+/** The fault itself, wherever it is. */
+export const faultOf = (fault: CommandFault): Fault => ('at' in fault ? fault.fault : fault);
 
-/** Checks that the page can still be worked out afterwards. */
+/** The operations, if the outing can still be solved after them. */
 export function checked(
   outing: Outing,
   models: EarthModels | null,
   operations: Operation[],
-): Result<Operation[], Fault | OutingFault> {
-  const after = applied(outing, operations);
+): Result<Operation[], CommandFault> {
+  const after = apply(outing, operations);
   if (!after.ok) return after;
   const solved = solve(after.value, models);
   return solved.ok ? ok(operations) : solved;
 }
 
 /** The refusal of a change to a line that is no longer what the person saw. */
-export const elsewhere = fail<Fault>({ code: 'changed-elsewhere' });
-/** True while a line is still what the person saw: another tab may have moved it in the meantime. */
-export const stands = (outing: Outing, index: number, seen: Entry) =>
+export const changedElsewhere = fail<Fault>({ code: 'changed-elsewhere' });
+
+/** True while a line is still what the person saw: another tab may have moved it meanwhile. */
+export const isUnchanged = (outing: Outing, index: number, seen: Entry) =>
   equal(outing.entries[index], seen);
 
-/** Adds lines at the end of the page, all of them or none. */
+/** Adds lines at the end of the log, all of them or none. */
 export const addEntries =
   (entries: Entry[]): Command =>
   (outing, models) =>
     checked(outing, models, [insertion(outing.entries.length, entries)]);
 
-/** Adds a line at the end of the page. */
+/** Adds a line at the end of the log. */
 export const addEntry = (entry: Entry): Command => addEntries([entry]);

@@ -1,19 +1,32 @@
 import equal from 'fast-deep-equal';
-import type { Entry, EntryOf, Outing } from '../logbook';
-import { writeEntry } from '../log-text/write-log';
-import { ok } from '../result';
-import { checked, elsewhere, stands, type Command } from './command';
+import { attachesTo, isLeg, writeEntry, type Entry, type EntryOf } from '../entries/entry';
+import type { Outing } from '../model/outing';
+import { ok } from '../units/result';
+import { changedElsewhere, checked, isUnchanged, type Command } from './command';
 import { insertion, type Operation } from './operations';
-import { restructured, rowsOf } from './relinking';
+import { restructured, rowsOf, type Row } from './relinking';
 
-/** Lines that speak of the leg before them, and go where it goes. */
-const OF_A_LEG: ReadonlySet<Entry['kind']> = new Set(['at', 'see', 'box', 'passed', 'right']);
+/** True for a line that goes where the leg before it goes. */
+const goesWithLeg = (entry: Entry) => attachesTo(entry) !== null && entry.kind !== 'struck';
 
-/** How many lines belong to the leg at an entry: the leg, and what was seen or done on it. */
-export function extentOfLeg(outing: Outing, index: number): number {
+/**
+ * How many lines belong to the leg at an entry: the leg, and what was seen or done on it, with what
+ * was struck out between them.
+ */
+export function extentOfLeg({ entries }: Outing, index: number): number {
   let end = index + 1;
-  while (end < outing.entries.length && OF_A_LEG.has(outing.entries[end]!.kind)) end++;
+  for (let at = index + 1; at < entries.length; at++) {
+    const entry = entries[at];
+    if (!entry || (!goesWithLeg(entry) && entry.kind !== 'struck')) break;
+    if (goesWithLeg(entry)) end = at + 1;
+  }
   return end - index;
+}
+
+/** The leg whose lines an index is among, so that what is inserted there would part them. */
+function legParted(outing: Outing, index: number): number | null {
+  const leg = outing.entries.slice(0, index).findLastIndex(isLeg);
+  return leg >= 0 && index < leg + extentOfLeg(outing, leg) ? leg : null;
 }
 
 /** When and why a line was struck out. The moment is ISO 8601; the core has no clock. */
@@ -22,8 +35,8 @@ export interface Strike {
   readonly reason?: string;
 }
 
-/** A line as it stands on the page once it is struck: its text, when and why. */
-const struck = (entry: Entry, { at, reason }: Strike): Entry => ({
+/** A line as it is kept once it is struck: its text, when and why. */
+const struck = (entry: Entry, { at, reason }: Strike): EntryOf<'struck'> => ({
   kind: 'struck',
   at,
   ...(reason === undefined ? {} : { reason }),
@@ -31,43 +44,47 @@ const struck = (entry: Entry, { at, reason }: Strike): Entry => ({
 });
 
 /**
- * Strikes the line at an entry out: it stays on the page and counts for nothing; a leg takes with it what was seen on
- * it. A line that is struck already stays. `seen` is the entry as the person saw it.
+ * Strikes the line at an entry out: it stays in the log and counts for nothing; a leg takes with it
+ * what was seen on it. A line that is struck already stays. `seen` is the entry as the person saw
+ * it.
  */
 export const strikeEntry =
   (index: number, seen: Entry, strike: Strike): Command =>
   (outing, models) => {
-    if (!stands(outing, index, seen)) return elsewhere;
+    if (!isUnchanged(outing, index, seen)) return changedElsewhere;
     if (seen.kind === 'struck') return ok([]);
-    const extent = seen.kind === 'leg' ? extentOfLeg(outing, index) : 1;
-    const rows = rowsOf(outing);
+    const end = index + (seen.kind === 'leg' ? extentOfLeg(outing, index) : 1);
     const operations: Operation[] = [];
-    for (let at = index; at < index + extent; at++) {
-      const before = outing.entries[at]!;
-      const after = struck(before, strike);
-      operations.push({ op: 'replace', index: at, before, after });
-      rows[at] = { entry: after, was: NaN };
-    }
+    const rows = rowsOf(outing).map((row): Row => {
+      if (row.was < index || row.was >= end) return row;
+      const after = struck(row.entry, strike);
+      operations.push({ op: 'replace', index: row.was, before: row.entry, after });
+      return { entry: after, was: NaN };
+    });
     return restructured(outing, models, operations, rows);
   };
 
-/** Puts a line in before an entry; `seen` is that entry as the person saw it. */
+/**
+ * Inserts a line before an entry; `seen` is that entry as the person saw it. A line that belongs to
+ * no leg goes before the leg whose lines it would part.
+ */
 export const insertEntry =
   (index: number, seen: Entry, entry: Entry): Command =>
   (outing, models) => {
-    if (!stands(outing, index, seen)) return elsewhere;
-    const rows = rowsOf(outing).toSpliced(index, 0, { entry, was: NaN });
-    return restructured(outing, models, [insertion(index, [entry])], rows);
+    if (!isUnchanged(outing, index, seen)) return changedElsewhere;
+    const at = (goesWithLeg(entry) ? null : legParted(outing, index)) ?? index;
+    const rows = rowsOf(outing).toSpliced(at, 0, { entry, was: NaN });
+    return restructured(outing, models, [insertion(at, [entry])], rows);
   };
 
 /**
- * Corrects the line at an entry: what stood there is struck out above it, with the time and the reason. `seen` is the
- * entry as the person saw it; the same line again changes nothing.
+ * Corrects the line at an entry: what was there is struck out above it, with the time and the
+ * reason. `seen` is the entry as the person saw it; the same line again changes nothing.
  */
 export const correctEntry =
   (index: number, seen: Entry, after: Entry, strike: Strike): Command =>
   (outing, models) => {
-    if (!stands(outing, index, seen)) return elsewhere;
+    if (!isUnchanged(outing, index, seen)) return changedElsewhere;
     if (seen.kind === 'struck' || equal(seen, after)) return ok([]);
     const old = struck(seen, strike);
     const operations: Operation[] = [
@@ -79,17 +96,16 @@ export const correctEntry =
     return restructured(outing, models, operations, rows);
   };
 
-/** Puts a remark right after an entry and what is already remarked on it; `seen` is the entry as the person saw it. */
-export const remarkOn =
-  (index: number, seen: Entry, remark: EntryOf<'right'>): Command =>
+/** Accepts a warning on an entry, right after it; `seen` is the entry as the person saw it. */
+export const acceptWarning =
+  (index: number, seen: Entry, acceptance: EntryOf<'right'>): Command =>
   (outing, models) => {
-    if (!stands(outing, index, seen)) return elsewhere;
-    return checked(outing, models, [insertion(index + 1, [remark])]);
+    if (!isUnchanged(outing, index, seen)) return changedElsewhere;
+    return checked(outing, models, [insertion(index + 1, [acceptance])]);
   };
 
-/** The first entry of the leg before the leg at an entry, or the one after it; null where there is none. */
+/** The entry of the leg before the leg at an entry, or of the one after it; null for none. */
 function neighbour(outing: Outing, index: number, way: 'up' | 'down'): number | null {
-  const isLeg = ({ kind }: Entry) => kind === 'leg';
   if (way === 'up') {
     const found = outing.entries.slice(0, index).findLastIndex(isLeg);
     return found < 0 ? null : found;
@@ -103,16 +119,16 @@ function neighbour(outing: Outing, index: number, way: 'up' | 'down'): number | 
 export const moveLeg =
   (index: number, seen: Entry, way: 'up' | 'down'): Command =>
   (outing, models) => {
-    if (!stands(outing, index, seen)) return elsewhere;
+    if (!isUnchanged(outing, index, seen)) return changedElsewhere;
     if (seen.kind !== 'leg') return ok([]);
     const other = neighbour(outing, index, way);
     if (other === null) return ok([]);
     const extent = extentOfLeg(outing, index);
     const block = outing.entries.slice(index, index + extent);
     const rows = rowsOf(outing);
-    const moved = rows.splice(index, extent);
+    const moved = rows.slice(index, index + extent);
     const to = way === 'up' ? other : other + extentOfLeg(outing, other) - extent;
-    rows.splice(to, 0, ...moved);
+    const reordered = rows.toSpliced(index, extent).toSpliced(to, 0, ...moved);
     const operations: Operation[] = [{ op: 'remove', index, entries: block }, insertion(to, block)];
-    return restructured(outing, models, operations, rows);
+    return restructured(outing, models, operations, reordered);
   };

@@ -1,14 +1,16 @@
 import equal from 'fast-deep-equal';
 import { z } from 'zod';
-import type { Fault } from '../faults';
-import { entrySchema, headerOf, headerSchema, type Entry, type Outing } from '../logbook';
-import { fail, ok, type Result } from '../result';
+import { entrySchema, type Entry } from '../entries/entry';
+import type { Fault } from '../faults/fault';
+import { headerSchema } from '../model/header';
+import { headerOf, type Outing } from '../model/outing';
+import { fail, ok, type Result } from '../units/result';
 
 const index = z.number().int().min(0);
 
 /**
- * The smallest reversible changes to an outing. Each carries what it takes away as well as what it puts in,
- * which gives undo, and refuses to act on a page that is no longer the one it was meant for.
+ * The smallest reversible changes to an outing. Each carries what it takes away as well as what it
+ * puts in, which gives undo, and refuses to act on an outing that is not the one it was made for.
  */
 export const operationSchema = z.discriminatedUnion('op', [
   z.object({ op: z.literal('insert'), index, entries: z.array(entrySchema) }),
@@ -18,37 +20,37 @@ export const operationSchema = z.discriminatedUnion('op', [
 ]);
 export type Operation = z.infer<typeof operationSchema>;
 
-const elsewhere = fail<Fault>({ code: 'changed-elsewhere' });
+const changedElsewhere = fail<Fault>({ code: 'changed-elsewhere' });
 
-function applyTo(outing: Outing, operation: Operation): Result<Outing, Fault> {
+function applyOne(outing: Outing, operation: Operation): Result<Outing, Fault> {
   const { entries } = outing;
   switch (operation.op) {
     case 'insert': {
-      if (operation.index > entries.length) return elsewhere;
-      const next = entries.slice();
-      next.splice(operation.index, 0, ...operation.entries);
-      return ok({ ...outing, entries: next });
+      if (operation.index > entries.length) return changedElsewhere;
+      // Not by `toSpliced`: a long list would not fit on the stack as arguments.
+      const [before, after] = [entries.slice(0, operation.index), entries.slice(operation.index)];
+      return ok({ ...outing, entries: [...before, ...operation.entries, ...after] });
     }
     case 'remove': {
       const end = operation.index + operation.entries.length;
-      if (!equal(entries.slice(operation.index, end), operation.entries)) return elsewhere;
+      if (!equal(entries.slice(operation.index, end), operation.entries)) return changedElsewhere;
       return ok({ ...outing, entries: entries.toSpliced(operation.index, end - operation.index) });
     }
     case 'replace': {
-      if (!equal(entries[operation.index], operation.before)) return elsewhere;
+      if (!equal(entries[operation.index], operation.before)) return changedElsewhere;
       return ok({ ...outing, entries: entries.with(operation.index, operation.after) });
     }
     case 'header':
-      if (!equal(headerOf(outing), operation.before)) return elsewhere;
+      if (!equal(headerOf(outing), operation.before)) return changedElsewhere;
       return ok({ id: outing.id, ...operation.after, entries });
   }
 }
 
 /** The outing after the operations, in order: all of them or none. */
-export function applied(outing: Outing, operations: readonly Operation[]): Result<Outing, Fault> {
+export function apply(outing: Outing, operations: readonly Operation[]): Result<Outing, Fault> {
   let current = outing;
   for (const operation of operations) {
-    const next = applyTo(current, operation);
+    const next = applyOne(current, operation);
     if (!next.ok) return next;
     current = next.value;
   }
@@ -61,16 +63,18 @@ function inverseOf(operation: Operation): Operation {
       return { ...operation, op: 'remove' };
     case 'remove':
       return { ...operation, op: 'insert' };
-    default:
-      return { ...operation, before: operation.after, after: operation.before } as Operation;
+    case 'replace':
+      return { ...operation, before: operation.after, after: operation.before };
+    case 'header':
+      return { ...operation, before: operation.after, after: operation.before };
   }
 }
 
-/** The operations that take these back. */
+/** The operations that undo these. */
 export const inverse = (operations: readonly Operation[]): Operation[] =>
   operations.map(inverseOf).reverse();
 
-/** A page's entries put in one go, without spreading a long list over the stack. */
+/** Entries inserted at an index. */
 export const insertion = (at: number, entries: Entry[]): Operation => ({
   op: 'insert',
   index: at,

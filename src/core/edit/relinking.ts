@@ -1,34 +1,44 @@
-import type { EarthModels } from '../earth-models';
-import type { Fault, OutingFault } from '../faults';
-import type { Entry, Outing } from '../logbook';
-import { fail, ok, type Result } from '../result';
-import { solve, type Solution } from '../solve';
-import { checked } from './command';
+import { ENTRIES, writeEntry, type Entry } from '../entries/entry';
+import type { Outing } from '../model/outing';
+import type { EarthModels } from '../north/earth-models';
+import { walkLog } from '../survey/log-walk';
+import { solve } from '../survey/solve';
+import { stationNamed, type Solution } from '../survey/solution';
+import { fail, ok, type Result } from '../units/result';
+import { checked, type CommandFault } from './command';
 import type { Operation } from './operations';
 
-/** The lines of a page, with the index that each had before; NaN for a new one. */
-export type Rows = { entry: Entry; was: number }[];
+/** A line, with the index that it had before; NaN for a new one. */
+export interface Row {
+  readonly entry: Entry;
+  readonly was: number;
+}
 
-/** Which entry made the station that each line refers to, -1 for the start. */
-function targetsOf(outing: Outing, solution: Solution): Map<number, number> {
+/** Where the start is: it has no entry of its own. */
+export const START = -1;
+
+/** The entry that made a station. */
+const entryOfStation = ({ legs }: Solution, station: number): number =>
+  station === 0 ? START : legs.leg(station).entry;
+
+/** Which entry made the station that each line refers to. */
+function targetsOf(solution: Solution): Map<number, number> {
   const targets = new Map<number, number>();
-  let legs = 0;
-  outing.entries.forEach((entry, index) => {
+  for (const { entry, index, leg } of walkLog(solution)) {
     if (entry.kind === 'leg') {
-      legs++;
-      const station = solution.stationOfLeg[legs]!;
-      if (station !== legs) targets.set(index, solution.entryOfLeg[station]!);
-    } else if (entry.kind === 'from') {
-      const station = solution.stations.find(entry.station, legs);
-      if (station !== undefined) targets.set(index, solution.entryOfLeg[station]!);
+      if (leg?.returns) targets.set(index, entryOfStation(solution, leg.to));
+      continue;
     }
-  });
+    const name = reference(entry);
+    const station = name === undefined ? undefined : stationNamed(solution, name);
+    if (station !== undefined) targets.set(index, entryOfStation(solution, station));
+  }
   return targets;
 }
 
 /** Names of the stations that the rows make, by the entry that made them before. */
-function namesOf(startName: string, rows: Rows): Map<number, string> {
-  const names = new Map<number, string>([[-1, startName]]);
+function namesOf(startName: string, rows: readonly Row[]): Map<number, string> {
+  const names = new Map<number, string>([[START, startName]]);
   let legs = 0;
   for (const { entry, was } of rows) {
     if (entry.kind !== 'leg') continue;
@@ -38,69 +48,96 @@ function namesOf(startName: string, rows: Rows): Map<number, string> {
   return names;
 }
 
-/** A line with another name in the place of the station that it refers to. */
-export const refersTo = (entry: Entry, name: string): Entry =>
-  entry.kind === 'from'
-    ? { ...entry, station: name }
-    : entry.kind === 'leg'
-      ? { ...entry, to: name }
-      : entry;
+/** The station that a line names; undefined for a line that names none. */
+const reference = (entry: Entry): string | undefined => ENTRIES.of(entry).station?.get(entry);
 
-const reference = (entry: Entry) =>
-  entry.kind === 'from' ? entry.station : entry.kind === 'leg' ? entry.to : undefined;
+/** The same line with another name for the station that it names. */
+export const withReference = (entry: Entry, name: string): Entry =>
+  ENTRIES.of(entry).station?.set(entry, name) ?? entry;
 
 /**
- * Keeps every reference on the station that it meant when legs move, go or come: unnamed stations are
- * called by their leg's number, which changes. `was` is the entry's index before, NaN for a new one.
+ * Keeps every reference on the station that it meant when legs move, go or come: unnamed stations
+ * are called by their leg's number, which changes.
  */
 export function relinked(
   outing: Outing,
   models: EarthModels | null,
   startName: string,
-  rows: Rows,
-): Result<Rows, Fault | OutingFault> {
+  rows: readonly Row[],
+): Result<Row[], CommandFault> {
   const solved = solve(outing, models);
   if (!solved.ok) return solved;
-  const targets = targetsOf(outing, solved.value);
+  const targets = targetsOf(solved.value);
   const names = namesOf(startName, rows);
-  const lost: number[] = [];
-  let lostName = '';
-  const linked = rows.map(({ entry, was }, index) => {
-    const target = targets.get(was);
-    const unchanged = reference(entry) === reference(outing.entries[was] ?? entry);
-    if (target === undefined || !unchanged) return { entry, was };
-    const name = names.get(target);
-    if (name === undefined) {
-      lost.push(index + 1);
-      lostName = reference(entry)!;
-      return { entry, was };
-    }
-    return name === reference(entry) ? { entry, was } : { entry: refersTo(entry, name), was };
+  const orphans: { line: number; name: string }[] = [];
+  const linked = rows.map((row, index) => {
+    const target = targets.get(row.was);
+    const before = outing.entries[row.was] ?? row.entry;
+    const name = reference(row.entry);
+    if (target === undefined || name === undefined || name !== reference(before)) return row;
+    const renamed = names.get(target);
+    if (renamed === undefined) orphans.push({ line: index + 1, name });
+    return renamed === undefined || renamed === name
+      ? row
+      : { ...row, entry: withReference(row.entry, renamed) };
   });
-  if (lost.length > 0) return fail({ code: 'station-in-use', name: lostName, legs: lost });
-  return ok(linked);
+  const lost = orphans.at(-1);
+  if (!lost) return ok(linked);
+  const lines = orphans.map(({ line }) => line);
+  return fail({ code: 'station-in-use', name: lost.name, legs: lines });
 }
 
-export const rowsOf = (outing: Outing): Rows =>
+export const rowsOf = (outing: Outing): Row[] =>
   outing.entries.map((entry, was) => ({ entry, was }));
 
-/** Replacements for the lines that keep their place but changed, after the rest was put in or taken out. */
-export const replacements = (rows: Rows, standing: readonly Entry[]): Operation[] =>
-  rows.flatMap(({ entry }, index) =>
-    entry === standing[index]
-      ? []
-      : [{ op: 'replace' as const, index, before: standing[index]!, after: entry }],
-  );
+/** Replacements for the lines that keep their place but changed. */
+export const replacements = (rows: readonly Row[], before: readonly Entry[]): Operation[] =>
+  rows.flatMap(({ entry }, index) => {
+    const old = before[index];
+    if (old === undefined || old === entry) return [];
+    return [{ op: 'replace' as const, index, before: old, after: entry }];
+  });
 
-/** A change of structure with the references mended after it, if the page can still be worked out. */
+/** What each line that was there before belongs to: the leg, or the station, by its old index. */
+function ownersOf(rows: readonly Row[]): Map<number, number> {
+  const owners = new Map<number, number>();
+  let [leg, station] = [START, START];
+  for (const { entry, was } of rows) {
+    if (entry.kind === 'leg') leg = station = was;
+    // A half tells it from a leg, which a correction may have made of it.
+    else if (entry.kind === 'from') station = was + 0.5;
+    const belongsTo = ENTRIES.of(entry).attachesTo;
+    if (belongsTo === 'leg') owners.set(was, leg);
+    if (belongsTo === 'station') owners.set(was, station);
+  }
+  return owners;
+}
+
+/** The first line that a change of structure would join to another leg; null for none. */
+function joined(outing: Outing, rows: readonly Row[]): Entry | null {
+  const before = ownersOf(rowsOf(outing));
+  const after = ownersOf(rows);
+  for (const { entry, was } of rows) {
+    const owner = after.get(was);
+    if (owner !== undefined && before.has(was) && before.get(was) !== owner) return entry;
+  }
+  return null;
+}
+
+/**
+ * A change of structure with the references mended after it, if the outing can be solved and no
+ * line comes to belong to another leg.
+ */
 export function restructured(
   outing: Outing,
   models: EarthModels | null,
   structural: Operation[],
-  rows: Rows,
-): Result<Operation[], Fault | OutingFault> {
+  rows: readonly Row[],
+): Result<Operation[], CommandFault> {
+  const stray = joined(outing, rows);
+  if (stray) return fail({ code: 'joins-another-leg', line: writeEntry(stray, 'magnetic').trim() });
   const linked = relinked(outing, models, outing.start.name, rows);
   if (!linked.ok) return linked;
-  const standing = rows.map(({ entry }) => entry);
-  return checked(outing, models, [...structural, ...replacements(linked.value, standing)]);
+  const before = rows.map(({ entry }) => entry);
+  return checked(outing, models, [...structural, ...replacements(linked.value, before)]);
 }

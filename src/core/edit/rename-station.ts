@@ -1,41 +1,39 @@
-import { headerOf, isStartName, isStationName } from '../logbook';
-import { fail } from '../result';
-import { solve } from '../solve';
+import { headerOf, type Outing } from '../model/outing';
+import { isStartName, isStationName } from '../readings/name';
+import { solve } from '../survey/solve';
+import { stationNamed } from '../survey/solution';
+import { fail } from '../units/result';
 import { checked, type Command } from './command';
 import type { Operation } from './operations';
-import { refersTo, relinked, replacements, rowsOf } from './relinking';
+import { relinked, replacements, rowsOf, START, withReference } from './relinking';
 
-/** Gives a station another name, wherever it is spoken of. */
+/** Gives a station another name, wherever it is named. */
 export const renameStation =
   (oldName: string, newName: string): Command =>
   (outing, models) => {
     const solved = solve(outing, models);
     if (!solved.ok) return solved;
-    const { stations, entryOfLeg, traverse } = solved.value;
-    const point = stations.find(oldName, traverse.legs);
-    if (point === undefined) return fail({ code: 'unknown-station', name: oldName });
-    const valid = point === 0 ? isStartName(newName) : isStationName(newName);
+    const station = stationNamed(solved.value, oldName);
+    if (station === undefined) return fail({ code: 'unknown-station', name: oldName });
+    const isStart = station === 0;
+    const valid = isStart ? isStartName(newName) : isStationName(newName);
     if (!valid) return fail({ code: 'bad-name', name: newName });
-    const taken = stations.find(newName, traverse.legs);
-    if (taken !== undefined && taken !== point) return fail({ code: 'name-taken', name: newName });
-
-    const made = point === 0 ? -1 : entryOfLeg[point]!;
+    const taken = stationNamed(solved.value, newName);
+    if (taken !== undefined && taken !== station) {
+      return fail({ code: 'name-taken', name: newName });
+    }
+    const made = isStart ? START : solved.value.legs.leg(station).entry;
     const rows = rowsOf(outing).map((row) =>
-      row.was === made ? { ...row, entry: refersTo(row.entry, newName) } : row,
+      row.was === made ? { ...row, entry: withReference(row.entry, newName) } : row,
     );
-    const startName = point === 0 ? newName : outing.start.name;
+    const startName = isStart ? newName : outing.start.name;
     const linked = relinked(outing, models, startName, rows);
     if (!linked.ok) return linked;
-    const before = headerOf(outing);
-    const header: Operation[] =
-      point === 0
-        ? [
-            {
-              op: 'header',
-              before,
-              after: { ...before, start: { ...before.start, name: newName } },
-            },
-          ]
-        : [];
+    const header = isStart ? [startRenamed(outing, newName)] : [];
     return checked(outing, models, [...header, ...replacements(linked.value, outing.entries)]);
   };
+
+function startRenamed(outing: Outing, name: string): Operation {
+  const before = headerOf(outing);
+  return { op: 'header', before, after: { ...before, start: { ...before.start, name } } };
+}

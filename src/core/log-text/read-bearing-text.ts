@@ -1,11 +1,11 @@
-import type { Fault } from '../faults';
-import type { BearingReading } from '../logbook';
-import type { North } from '../north';
-import { fail, ok, type Result } from '../result';
-import { readBearing } from './bearing';
-import { Cursor, Refusal } from './cursor';
+import type { Fault } from '../faults/fault';
+import type { BearingReading } from '../readings/bearing';
+import { Cursor, Refusal } from '../readings/cursor';
+import { readBearing } from '../readings/read-bearing';
+import type { North } from '../units/bearing';
+import { fail, ok, type Result } from '../units/result';
 
-/** Reads a bearing that stands alone, as in a field of its own; without a letter it is from `north`. */
+/** Reads a bearing by itself, as in a field of its own; without a letter it is from `north`. */
 export function readBearingText(text: string, north: North): Result<BearingReading, Fault> {
   const cursor = new Cursor(text, text.trimEnd().length);
   try {

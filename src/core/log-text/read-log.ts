@@ -1,11 +1,12 @@
-import type { EarthModels } from '../earth-models';
-import type { Fault, Field, OnceOnly, OutingFault } from '../faults';
-import { blankOuting, type Outing } from '../logbook';
-import type { North } from '../north';
-import { fail, ok, type Result } from '../result';
-import { solve, type Solution } from '../solve';
-import type { ReadLine } from './line-kind';
-import { readLine } from './read-line';
+import type { Columns, ReadingContext } from '../entries/entry-kind';
+import { ENTRIES, isLeg, type Entry, type EntryRegistry } from '../entries/entry';
+import type { Fault, OnceOnly, OutingFault } from '../faults/fault';
+import { blankOuting, type Outing } from '../model/outing';
+import type { EarthModels } from '../north/earth-models';
+import { solve } from '../survey/solve';
+import type { Solution } from '../survey/solution';
+import { fail, ok, type Result } from '../units/result';
+import { contextAfter, PLAIN_CONTEXT, readLine, type ReadLine } from './read-line';
 
 /** A log larger than this is refused, in bytes of UTF-8 or characters, whichever is known. */
 export const LARGEST_LOG = 2_000_000;
@@ -21,86 +22,107 @@ export interface LogFault {
   readonly column: number;
 }
 
-/** A log whose every line was read, and where each thing stood. */
+/** A log whose every line was read, and where each part was. */
 export interface ReadLog {
   readonly outing: Outing;
   readonly lineOfEntry: readonly number[];
-  readonly columnsOfEntry: readonly ReadLine['columns'][];
+  readonly columnsOfEntry: readonly Columns[];
   readonly lineOfHeader: ReadonlyMap<OnceOnly, number>;
 }
 
-/**
- * Reads every line of a log, without working it out. Blank lines and lines that begin with # are skipped.
- * Fails with the faults of all lines, the first twenty.
- */
-export function readLines(text: string, id: string): Result<ReadLog, LogFault[]> {
-  if (text.length > LARGEST_LOG) {
-    const fault: Fault = { code: 'too-large', most: LARGEST_LOG, unit: 'bytes' };
-    return fail([{ fault, line: 1, column: 1 }]);
-  }
-  const outing = blankOuting(id);
-  const lineOfEntry: number[] = [];
-  const columnsOfEntry: ReadLine['columns'][] = [];
-  const lineOfHeader = new Map<OnceOnly, number>();
-  const faults: LogFault[] = [];
-  let read: North = 'magnetic';
-  let someLineRead = false;
+/** Collects the lines of a log as they are read. */
+class LogCollector {
+  readonly lineOfEntry: number[] = [];
+  readonly columnsOfEntry: Columns[] = [];
+  readonly lineOfHeader = new Map<OnceOnly, number>();
+  readonly faults: LogFault[] = [];
+  private someLineRead = false;
+  /** What the lines so far have set for the next one. */
+  context: ReadingContext = PLAIN_CONTEXT;
 
-  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
-  if (lines.length > MOST_LINES) {
-    const fault: Fault = { code: 'too-large', most: MOST_LINES, unit: 'lines' };
-    return fail([{ fault, line: MOST_LINES + 1, column: 1 }]);
+  constructor(readonly outing: Outing) {}
+
+  fault(fault: Fault, line: number, column: number): void {
+    this.faults.push({ fault, line, column });
+    this.someLineRead = true;
   }
-  for (let i = 0; i < lines.length && faults.length < MOST_FAULTS; i++) {
-    const written = lines[i]!;
+
+  take(read: ReadLine, line: number, column: number): void {
+    if ('entry' in read) {
+      const { entry, columns } = read;
+      this.follow(entry);
+      this.outing.entries.push(entry);
+      this.lineOfEntry.push(line);
+      this.columnsOfEntry.push(columns);
+    } else {
+      this.takeHeader(read.once, line, column);
+      Object.assign(this.outing, read.header);
+    }
+    this.someLineRead = true;
+  }
+
+  /**
+   * A log that says what it is was written by a program, in metres where no unit stands; one by
+   * hand is in the unit of its leg.
+   */
+  private follow(entry: Entry): void {
+    if (this.lineOfHeader.has('header') && isLeg(entry)) return;
+    this.context = contextAfter(this.context, entry);
+  }
+
+  private takeHeader(once: OnceOnly, line: number, column: number): void {
+    const firstLine = this.lineOfHeader.get(once);
+    if (firstLine !== undefined) {
+      this.fault({ code: 'twice', what: once, firstLine }, line, column);
+    } else if (once === 'header' && this.someLineRead) {
+      this.fault({ code: 'unexpected', found: 'cairn-back', expected: 'line' }, line, column);
+    }
+    this.lineOfHeader.set(once, firstLine ?? line);
+  }
+}
+
+/**
+ * Reads every line of a log, without solving it. Blank lines and lines that begin with # are
+ * skipped. Fails with the faults of all lines, the first twenty.
+ */
+export function readLines(
+  text: string,
+  id: string,
+  entries: EntryRegistry = ENTRIES,
+): Result<ReadLog, LogFault[]> {
+  const tooLarge = (most: number, unit: 'bytes' | 'lines', line: number) =>
+    fail<LogFault[]>([{ fault: { code: 'too-large', most, unit }, line, column: 1 }]);
+  if (text.length > LARGEST_LOG) return tooLarge(LARGEST_LOG, 'bytes', 1);
+  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+  if (lines.length > MOST_LINES) return tooLarge(MOST_LINES, 'lines', MOST_LINES + 1);
+  const log = new LogCollector(blankOuting(id));
+  for (const [index, written] of lines.entries()) {
+    if (log.faults.length >= MOST_FAULTS) break;
     const first = written.trimStart();
     if (first === '' || first.startsWith('#')) continue;
-    const line = i + 1;
-    const found = readLine(written, read);
-    if (!found.ok) {
-      faults.push({ ...found.fault, line });
-      someLineRead = true;
-      continue;
-    }
-    const { entry, header, once, columns } = found.value;
-    if (once) {
-      const column = written.length - first.length + 1;
-      const firstLine = lineOfHeader.get(once);
-      if (firstLine !== undefined) {
-        faults.push({ fault: { code: 'twice', what: once, firstLine }, line, column });
-      } else if (once === 'header' && someLineRead) {
-        const fault: Fault = { code: 'unexpected', found: 'cairn-back', expected: 'line' };
-        faults.push({ fault, line, column });
-      }
-      lineOfHeader.set(once, firstLine ?? line);
-    }
-    someLineRead = true;
-    if (header) Object.assign(outing, header);
-    if (entry) {
-      if (entry.kind === 'read') read = entry.north;
-      outing.entries.push(entry);
-      lineOfEntry.push(line);
-      columnsOfEntry.push(columns);
-    }
+    const read = readLine(written, log.context, entries);
+    if (read.ok) log.take(read.value, index + 1, written.length - first.length + 1);
+    else log.fault(read.fault.fault, index + 1, read.fault.column);
   }
-  if (faults.length > 0) return fail(faults);
+  if (log.faults.length > 0) return fail(log.faults);
+  const { outing, lineOfEntry, columnsOfEntry, lineOfHeader } = log;
   return ok({ outing, lineOfEntry, columnsOfEntry, lineOfHeader });
 }
 
-/** Where in the log a fault of the outing stands. */
-function locate(log: ReadLog, { fault, at }: OutingFault): LogFault {
+/** Where in the log a fault of the outing is. */
+export function locate(log: ReadLog, { fault, at }: OutingFault): LogFault {
   if ('header' in at) return { fault, line: log.lineOfHeader.get(at.header) ?? 1, column: 1 };
   const columns = log.columnsOfEntry[at.entry] ?? {};
-  const column = (columns[at.field as Field] ?? columns.whole ?? 0) + 1;
+  const column = (columns[at.field] ?? columns.whole ?? 0) + 1;
   return { fault, line: log.lineOfEntry[at.entry] ?? 1, column };
 }
 
-/** A log that was read and worked out: the one reader of files, of the endpoints and of pasted text. */
+/** A log that was read and solved: the one reader of files, of endpoints and of pasted text. */
 export interface SolvedLog extends ReadLog {
   readonly solution: Solution;
 }
 
-/** Reads a log and works it out; fails with all that can't be read, or the first that can't be worked out. */
+/** Reads a log and solves it; fails with all that can't be read, or the first line that fails. */
 export function readLog(
   text: string,
   id: string,

@@ -1,6 +1,7 @@
-import type { Fault } from '../faults';
-import type { Position } from '../logbook';
-import { fail, ok, type Result } from '../result';
+import type { Fault } from '../faults/fault';
+import type { Position } from '../readings/position';
+import { MOST_MINUTES } from '../units/ranges';
+import { fail, ok, type Result } from '../units/result';
 
 type Letter = 'N' | 'S' | 'E' | 'W';
 interface Angle {
@@ -13,7 +14,7 @@ const TOKEN = /([+-]?\d+(?:\.\d+)?)|([NSEW])|([°º'’′"”″,;\s]+)|(.)/giy
 const unexpected = (found: string, nearest?: string[]) =>
   fail<Fault>({ code: 'unexpected', found: found.slice(0, 60), expected: 'place', nearest });
 
-/** Two coordinates out of the tokens, by their letters where there are any, else by halves. */
+/** The two coordinates of the tokens, by their letters where there are any, else by halves. */
 function grouped(text: string): Angle[] | null {
   const angles: { numbers: string[]; letter: Letter | null }[] = [];
   const bare: string[] = [];
@@ -44,7 +45,7 @@ function grouped(text: string): Angle[] | null {
   return angles.length === 2 && (prefixed || bare.length === 0) ? angles : null;
 }
 
-/** Degrees of one coordinate from its degrees, minutes and seconds; only the last figure may have decimals. */
+/** Degrees from degrees, minutes and seconds; only the last figure may have decimals. */
 function degreesOf(
   { numbers, letter }: Angle,
   axis: 'latitude' | 'longitude',
@@ -59,7 +60,7 @@ function degreesOf(
   for (const [index, part] of parts.entries()) {
     if (Number(part) >= 60) {
       const what = index === 0 ? 'minutes-of-arc' : 'seconds-of-arc';
-      return fail({ code: 'out-of-range', what, found: part, least: 0, most: 59.999999999 });
+      return fail({ code: 'out-of-range', what, found: part, least: 0, most: MOST_MINUTES });
     }
   }
   const [minutes = 0, seconds = 0] = parts.map(Number);
@@ -76,9 +77,11 @@ const DECIMAL_COMMAS = /^\s*([+-]?\d+),(\d+)[\s;]+([+-]?\d+),(\d+)\s*$/;
 
 /**
  * A place in degrees, latitude first unless letters say otherwise: `54.2 -63.5`, `54.2N 63.5W`,
- * `54°12'00" N 63°30'00" W`, `N54 12.0 W63 30.0`. Refuses what does not come to one latitude and one longitude.
+ * `54°12'00" N 63°30'00" W`, `N54 12.0 W63 30.0`. Refuses anything else.
  */
-export function readDegreesText(text: string): Result<Position, Fault> {
+export function readDegreesText(written: string): Result<Position, Fault> {
+  // The minus sign of typography, which a phone or a document puts for the hyphen.
+  const text = written.replaceAll('−', '-');
   const commas = DECIMAL_COMMAS.exec(text);
   if (commas) {
     const [, a, b, c, d] = commas;

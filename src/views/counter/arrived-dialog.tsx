@@ -1,52 +1,35 @@
 'use client';
 import { Form, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { faultWords } from '@/core/fault-words';
-import { understand } from '@/core/log-text/understand';
-import type { Solution } from '@/core/solve';
-import { entryWords } from '@/views/shared/entry-words';
-import styles from '@/views/shared/dialog.module.css';
+import { faultMessage } from '@/core/faults/messages';
+import { interpretLine, type Interpretation } from '@/core/log-text/interpret';
+import type { Solution } from '@/core/survey/solution';
+import styles from '@/views/shared/fields/dialog.module.css';
+import { useOnce } from '@/views/shared/data/use-once';
+import { interpretationWords } from '@/views/shared/words/entry-words';
+import type { LegTexts } from './leg-of-count';
 import { WORDS } from './words';
-
-interface Words {
-  readonly bearing: string;
-  readonly station: string;
-  readonly note: string;
-}
 
 interface Props {
   bearing: string;
   solution: Solution;
-  line: (words: Words) => string;
-  onLog: (words: Words) => Promise<string | null>;
+  line: (texts: LegTexts) => string;
+  /** Resolves to what went wrong, or null when the leg is logged. */
+  onLog: (texts: LegTexts) => Promise<string | null>;
   onClose: () => void;
 }
 
-/** At the end of a leg: what is still missing, how it is understood, and one tap that logs it. */
+const FIELDS = ['bearing', 'station', 'note'] as const;
+
+/** At the end of a leg: what is still missing, how it is read, and one tap that logs it. */
 export function ArrivedDialog({ bearing, solution, line, onLog, onClose }: Props) {
-  const [words, setWords] = useState<Words>({ bearing, station: '', note: '' });
+  const [texts, setTexts] = useState<LegTexts>({ bearing, station: '', note: '' });
   const [refused, setRefused] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const found = understand(line(words), solution);
+  const found = interpretLine(line(texts), solution);
   const isLeg = found.kind === 'entry' && found.entry.kind === 'leg';
-  const log = async () => {
-    if (!isLeg || busy) return;
-    setBusy(true);
-    setRefused(await onLog(words));
-    setBusy(false);
-  };
-  const field = (key: keyof Words, label: string) => (
-    <Form.Item label={label} htmlFor={`arrived-${key}`} className={styles.whole}>
-      <Input
-        id={`arrived-${key}`}
-        value={words[key]}
-        onChange={(event) => setWords({ ...words, [key]: event.target.value })}
-        inputMode={key === 'bearing' ? 'decimal' : 'text'}
-        autoFocus={key === (bearing === '' ? 'bearing' : 'station')}
-        autoComplete="off"
-      />
-    </Form.Item>
-  );
+  const [log, busy] = useOnce(async () => {
+    if (isLeg) setRefused(await onLog(texts));
+  });
   return (
     <Modal
       open
@@ -58,20 +41,37 @@ export function ArrivedDialog({ bearing, solution, line, onLog, onClose }: Props
       onCancel={onClose}
     >
       <Form layout="vertical" className={styles.fields} onFinish={log}>
-        {field('bearing', WORDS.bearing)}
-        {field('station', WORDS.station)}
-        {field('note', WORDS.note)}
+        {FIELDS.map((field) => (
+          <Form.Item
+            key={field}
+            label={WORDS[field]}
+            htmlFor={`arrived-${field}`}
+            className={styles.whole}
+          >
+            <Input
+              id={`arrived-${field}`}
+              value={texts[field]}
+              onChange={(event) => setTexts({ ...texts, [field]: event.target.value })}
+              inputMode={field === 'bearing' ? 'decimal' : 'text'}
+              autoFocus={field === (bearing === '' ? 'bearing' : 'station')}
+              autoComplete="off"
+            />
+          </Form.Item>
+        ))}
         {/* Enter in a field submits only where a submit button is. */}
         <button type="submit" hidden />
       </Form>
       <p aria-live="polite" className={styles.reading}>
-        {refused ??
-          (found.kind === 'entry'
-            ? entryWords(found.entry, found.ghost?.lengthMetres ?? null)
-            : found.kind === 'fault' && words.bearing.trim() !== ''
-              ? faultWords(found.fault)
-              : WORDS.bearing)}
+        {refused ?? readingWords(found, texts.bearing)}
       </p>
     </Modal>
   );
+}
+
+/** How the leg is read so far; before a bearing is typed, what is missing. */
+function readingWords(found: Interpretation, bearing: string): string {
+  if (found.kind === 'entry') return interpretationWords(found);
+  return found.kind === 'fault' && bearing.trim() !== ''
+    ? faultMessage(found.fault)
+    : WORDS.bearing;
 }

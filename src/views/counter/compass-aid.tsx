@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { circularMean, threeDigits } from '@/core/angle';
+import { bearingDigits, circularMean, threeDigits } from '@/core/units/angle';
 import { headingDevice } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import styles from './counter.module.css';
@@ -10,8 +10,8 @@ import { DEVICE_FAULTS, WORDS } from './words';
 /** Readings that are averaged: about a second of them. */
 const AVERAGED = 10;
 
-/** What the phone's own compass says, with its caution; a bearing is taken only by a tap. */
-export function CompassAid({ onTake }: { onTake: (bearing: string) => void }) {
+/** What the phone's compass reads, with a caution; it becomes the bearing only by a tap. */
+export function CompassAid({ onUse }: { onUse: (bearing: string) => void }) {
   const [readings, setReadings] = useState<readonly number[]>([]);
   const [fault, setFault] = useState<DeviceFault | null>(null);
   useEffect(() => {
@@ -30,12 +30,13 @@ export function CompassAid({ onTake }: { onTake: (bearing: string) => void }) {
     };
   }, []);
   const mean = circularMean(readings);
-  const shown = mean === null ? null : threeDigits(mean);
   return (
     <section className={styles.aid} aria-label={WORDS.compass}>
       <p className={styles.soft}>{fault ? DEVICE_FAULTS[fault] : WORDS.compassCaution}</p>
-      {shown && (
-        <Button onClick={() => onTake(`${shown.slice(0, 3)}M`)}>{WORDS.compassTake(shown)}</Button>
+      {mean !== null && (
+        <Button onClick={() => onUse(`${bearingDigits(mean)}M`)}>
+          {WORDS.compassUse(threeDigits(mean))}
+        </Button>
       )}
     </section>
   );

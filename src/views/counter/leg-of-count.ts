@@ -1,67 +1,78 @@
-import { isLegLine } from '@/core/log-text/is-leg-line';
+import type { Entry } from '@/core/entries/entry';
+import type { Fault } from '@/core/faults/fault';
+import { contextAtEnd } from '@/core/log-text/interpret';
 import { readLine } from '@/core/log-text/read-line';
-import { groundText } from '@/core/log-text/write-log';
-import type { Entry } from '@/core/logbook';
-import type { Fault } from '@/core/faults';
-import { paceOn } from '@/core/leg-row';
-import { fail, ok, type Result } from '@/core/result';
-import type { Solution } from '@/core/solve';
-import { plainDecimal } from '@/core/units';
+import { writeGround } from '@/core/readings/ground';
+import { paceOn } from '@/core/survey/log-state';
+import type { Solution } from '@/core/survey/solution';
+import { fail, ok, type Result } from '@/core/units/result';
+import { plainDecimal, type Metres } from '@/core/units/units';
 import type { Count } from '@/store/count';
 
-/** Which of the two schools is counted: paces (the same foot) or single steps. */
+/** What is counted: paces (every second step) or single steps. */
 export type Counting = 'paces' | 'steps';
 
-const tenths = (metres: number) => Math.round(metres * 10) / 10;
+const tenths = (metres: Metres) => Math.round(metres * 10) / 10;
 
-/** Metres of a count so far, along the ground; NaN where paces were counted and no pace is known. */
+/** Metres of a count so far, along the ground; null where paces were counted and none is known. */
 export function metresOf(
   solution: Solution,
   count: Pick<Count, 'paces' | 'metres'>,
-  ground?: string,
-) {
+  ground: string | undefined,
+): Metres | null {
+  if (count.paces === 0) return count.metres;
   const { paceLength } = paceOn(solution.end, ground);
-  return count.metres + (count.paces === 0 ? 0 : count.paces * paceLength);
+  return Number.isNaN(paceLength) ? null : count.metres + count.paces * paceLength;
 }
 
-/** A count's distance as it is written in the log: as it was counted where it can be, else in metres. */
+/** A count's distance as a line of the log has it: as counted where possible, else in metres. */
 function distanceOf(solution: Solution, count: Count, counting: Counting): string {
   if (count.metres === 0) {
     return counting === 'steps'
       ? `${plainDecimal(count.paces * 2)}s`
       : `${plainDecimal(count.paces)}p`;
   }
-  return `${plainDecimal(tenths(metresOf(solution, count, count.ground)))}m`;
+  const metres = metresOf(solution, count, count.ground);
+  return metres === null ? '' : `${plainDecimal(tenths(metres))}m`;
 }
 
-interface LegWords {
+/** What a person adds to a count to make a leg of it. */
+export interface LegTexts {
   readonly bearing: string;
   readonly station: string;
   readonly note: string;
 }
 
-/** The line of the log that a count comes to. */
+/** The line of the log that a count makes. */
 export function lineOf(
   solution: Solution,
   count: Count,
   counting: Counting,
-  { bearing, station, note }: LegWords,
+  { bearing, station, note }: LegTexts,
 ): string {
-  const ground = count.ground === undefined ? '' : groundText(count.ground);
-  const to = station.trim() === '' ? '' : ` > ${station.trim()}`;
-  const noted = note.trim() === '' ? '' : ` ; ${note.trim()}`;
-  return `${bearing.trim()} ${distanceOf(solution, count, counting)}${ground}${to}${noted}`;
+  const part = (sign: string, text: string) => (text.trim() === '' ? '' : `${sign} ${text.trim()}`);
+  return [
+    bearing.trim(),
+    distanceOf(solution, count, counting),
+    count.ground === undefined ? '' : writeGround(count.ground),
+    part('>', station),
+    part(';', note),
+  ]
+    .filter(Boolean)
+    .join(' ');
 }
 
-/** The entries that a count comes to: the leg, and what was seen on it at its metre; or why it can't be read. */
+/** The entries that a count makes: the leg, and its features; or why they can't be read. */
 export function entriesOf(solution: Solution, count: Count, line: string): Result<Entry[], Fault> {
-  const leg = readLine(line, solution.end.read);
-  if (!leg.ok) return fail(leg.fault.fault);
-  if (!isLegLine(leg.value)) return fail({ code: 'unexpected', found: '', expected: 'bearing' });
-  const seen = count.seen.map((each): Entry => {
-    const metres = tenths(metresOf(solution, each, count.ground));
-    const side = each.side ? { side: each.side, sideMetres: each.sideMetres ?? 0 } : {};
-    return { kind: 'at', metres: Number.isNaN(metres) ? 0 : metres, ...side, what: each.what };
+  const read = readLine(line, contextAtEnd(solution));
+  if (!read.ok) return fail(read.fault.fault);
+  if (!('entry' in read.value) || read.value.entry.kind !== 'leg') {
+    return fail({ code: 'unexpected', found: '', expected: 'bearing' });
+  }
+  const features = count.seen.map((feature): Entry => {
+    const { what, side, sideMetres = 0 } = feature;
+    const metres = metresOf(solution, feature, count.ground) ?? 0;
+    return { kind: 'at', metres: tenths(metres), ...(side ? { side, sideMetres } : {}), what };
   });
-  return ok([leg.value.entry, ...seen]);
+  return ok([read.value.entry, ...features]);
 }

@@ -1,35 +1,27 @@
 'use client';
 import { useState } from 'react';
+import { keepChoice, keptObject } from '@/store/kept-choice';
 import type { Counting } from './leg-of-count';
 
-/** How someone likes to count: kept on the device. */
-interface Choices {
+/** How someone likes to count, remembered on the device. */
+export interface Choices {
   readonly sound: boolean;
   readonly buzz: boolean;
   readonly counting: Counting;
 }
 
 const KEY = 'cairn-counter';
-const USUAL: Choices = { sound: false, buzz: true, counting: 'paces' };
+const DEFAULTS: Choices = { sound: false, buzz: true, counting: 'paces' };
 
-function kept(): Choices {
-  try {
-    return { ...USUAL, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Choices>) };
-  } catch {
-    return USUAL;
-  }
-}
+const remembered = (): Choices => ({ ...DEFAULTS, ...(keptObject(KEY) as Partial<Choices>) });
 
+/** The choices, and how to change them. */
 export function useChoices(): [Choices, (change: Partial<Choices>) => void] {
-  const [choices, setChoices] = useState(kept);
+  const [choices, setChoices] = useState(remembered);
   const choose = (change: Partial<Choices>) => {
     const next = { ...choices, ...change };
     setChoices(next);
-    try {
-      localStorage.setItem(KEY, JSON.stringify(next));
-    } catch {
-      // Without storage the choice holds for this page alone.
-    }
+    keepChoice(KEY, JSON.stringify(next));
   };
   return [choices, choose];
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 
-/** Keeps the screen awake while the page is seen; tells whether the browser does so. */
+/** Keeps the screen on while the page is visible; true while the browser does so. */
 export function useWakeLock(): boolean {
   const [held, setHeld] = useState(false);
   useEffect(() => {
@@ -16,7 +16,7 @@ export function useWakeLock(): boolean {
         setHeld(true);
         granted.addEventListener('release', () => setHeld(false));
       } catch {
-        // A low battery or the browser's own rules: the count goes on, the screen may go dark.
+        // Refused, as with a low battery: the count goes on, though the screen may go dark.
         setHeld(false);
       }
     };

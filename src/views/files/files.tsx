@@ -1,61 +1,51 @@
 'use client';
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
-import { loadEarthModels } from '@/views/shared/use-earth-models';
-import { ownPaces } from '@/views/shared/own-paces';
-import { PlainPage } from '@/views/shared/plain-page';
-import { ViewHeader } from '@/views/shared/view-header';
-import { STORE_WORDS } from '@/ui/store-words';
-import { HandOut } from './hand-out';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { ownPaces } from '@/views/shared/data/own-paces';
+import { loadEarthModels } from '@/views/shared/data/use-earth-models';
+import { PlainPage } from '@/views/shared/page/plain-page';
+import { BACK_TO_OUTINGS, backToLog, ViewPage } from '@/views/shared/page/view-page';
+import { Backup } from './backup';
+import { PhoneToPhone } from './codes/phone-to-phone';
+import { Export } from './export';
 import styles from './files.module.css';
-import { KeepSafe } from './keep-safe';
-import { PhoneToPhone } from './phone-to-phone';
-import { TakeIn } from './take-in';
-import type { Offered } from './offered';
+import { Import, IMPORT_ID } from './import/import';
+import type { OfferedFile } from './import/offered-file';
 import { useFiles } from './use-files';
 import { WORDS } from './words';
 
-/** Files in and out, the backup, and the way from phone to phone. */
+/** Export, import, backup, and the way from phone to phone. */
 export function Files() {
   const state = useFiles();
   const id = useSearchParams().get('id');
-  const [offered, setOffered] = useState<Offered | null>(null);
+  const [offered, setOffered] = useState<OfferedFile | null>(null);
   useEffect(() => {
-    document.title = `${WORDS.title} · Cairn Back`;
-    // What reading and writing needs is loaded at once: there may be no network later.
+    // What reading and writing needs is loaded now: there may be no network later.
     void loadEarthModels();
     void ownPaces();
   }, []);
-  const offer = useCallback((next: Offered) => {
-    setOffered(next);
-    document.getElementById('take-in')?.scrollIntoView({ block: 'start' });
+  const offer = useCallback((file: OfferedFile) => {
+    setOffered(file);
+    document.getElementById(IMPORT_ID)?.scrollIntoView({ block: 'start' });
   }, []);
   if (state.status === 'loading') return <PlainPage words={WORDS.loading} />;
-  if (state.status === 'failed') return <PlainPage words={STORE_WORDS[state.fault]} alert />;
+  if (state.status === 'failed') return <PlainPage words={STORE_MESSAGES[state.fault]} alert />;
   const { outings, backup, copies } = state;
-  const chosen = outings.some((outing) => outing.id === id) ? id : null;
+  const outing = outings.find((each) => each.id === id);
+  const first = outing?.id ?? null;
   return (
-    <div className={styles.page}>
-      <ViewHeader
-        title={WORDS.title}
-        back={
-          chosen
-            ? { href: `/outing?id=${encodeURIComponent(chosen)}`, words: 'Back to the log' }
-            : { href: '/', words: WORDS.toShelf }
-        }
-      />
-      <main className={styles.paper}>
-        <div className={styles.columns}>
-          <div>
-            <KeepSafe backup={backup} copies={copies} onOffer={offer} />
-            <TakeIn offered={offered} onOffer={setOffered} />
-          </div>
-          <div>
-            <HandOut outings={outings} first={chosen} />
-            <PhoneToPhone outings={outings} first={chosen} onOffer={offer} />
-          </div>
+    <ViewPage view="files" back={outing ? backToLog(outing) : BACK_TO_OUTINGS}>
+      <div className={styles.columns}>
+        <div>
+          <Backup backup={backup} copies={copies} onOffer={offer} />
+          <Import offered={offered} onOffer={setOffered} />
         </div>
-      </main>
-    </div>
+        <div>
+          <Export outings={outings} first={first} />
+          <PhoneToPhone outings={outings} first={first} onOffer={offer} />
+        </div>
+      </div>
+    </ViewPage>
   );
 }

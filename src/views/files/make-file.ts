@@ -1,7 +1,7 @@
-import type { EarthModels } from '@/core/earth-models';
-import { faultWords } from '@/core/fault-words';
-import type { Logbook } from '@/core/logbook';
-import { fail, ok, type Result } from '@/core/result';
+import type { EarthModels } from '@/core/north/earth-models';
+import { faultMessage } from '@/core/faults/messages';
+import type { Logbook } from '@/core/model/logbook';
+import { fail, ok, type Result } from '@/core/units/result';
 import { FORMATS } from '@/formats';
 import { fileName, writeZip } from '@/formats/zip';
 import { WORDS } from './words';
@@ -11,7 +11,7 @@ export interface MadeFile {
   readonly content: Blob;
 }
 
-/** A logbook as a file of a format; why not, in words, when it can't be written. */
+/** A logbook as a file of a format; or why it can't be written, in words. */
 export async function makeFile(
   format: string,
   logbook: Logbook,
@@ -23,11 +23,12 @@ export async function makeFile(
     const bytes = writeZip(logbook, models);
     return ok({ name: `${base}.zip`, content: blob(bytes, 'application/zip') });
   }
-  const writer = FORMATS.get(format === 'png' ? 'svg' : format)!;
+  const writer = FORMATS.get(format === 'png' ? 'svg' : format);
+  if (!writer) throw new RangeError(`no format is called ${format}`);
   const written = writer.write(logbook, models);
-  if (!written.ok) return fail(written.fault.map(({ fault }) => faultWords(fault)).join(' '));
+  if (!written.ok) return fail(written.fault.map(({ fault }) => faultMessage(fault)).join(' '));
   if (format === 'png') {
-    const content = await pictureOf(written.value);
+    const content = await imageOf(written.value);
     return content ? ok({ name: `${base}.png`, content }) : fail(WORDS.failed);
   }
   const content = blob(written.value, `${writer.mediaType};charset=utf-8`);
@@ -37,11 +38,11 @@ export async function makeFile(
 const blob = (content: string | Uint8Array, type: string) =>
   new Blob([content as BlobPart], { type });
 
-/** Three times the drawing's size, so that names stay sharp when it is enlarged. */
+/** Pixels to a unit of the drawing, so that names stay sharp when the image is enlarged. */
 const DENSITY = 3;
 
-/** A drawing as dots. */
-async function pictureOf(svg: string): Promise<Blob | null> {
+/** A drawing as a PNG image; null when the browser can't make it. */
+async function imageOf(svg: string): Promise<Blob | null> {
   const address = URL.createObjectURL(blob(svg, 'image/svg+xml'));
   try {
     const image = new Image();
@@ -50,7 +51,7 @@ async function pictureOf(svg: string): Promise<Blob | null> {
     const canvas = document.createElement('canvas');
     canvas.width = image.naturalWidth * DENSITY;
     canvas.height = image.naturalHeight * DENSITY;
-    canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
+    canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
     return await new Promise((resolve) => canvas.toBlob(resolve, 'image/png'));
   } catch {
     return null;

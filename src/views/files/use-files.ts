@@ -1,21 +1,21 @@
 'use client';
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
-import type { Outing } from '@/core/logbook';
-import { backupState, nightlyCopies, type BackupState } from '@/store/backup';
-import { openingFault, type NightlyCopy } from '@/store/database';
-import { shelf } from '@/store/shelf';
+import type { Outing } from '@/core/model/outing';
+import { backupState, dailyCopies, type BackupState } from '@/store/backup';
+import { openingFault, type DailyCopy } from '@/store/database';
+import { storedOutings } from '@/store/outings';
 import { storeFault, type StoreFault } from '@/store/store-fault';
-import { browserDatabase } from '@/views/shared/browser-store';
+import { browserDatabase } from '@/views/shared/data/browser-store';
 
-export type FilesState =
+type FilesState =
   | { readonly status: 'loading' }
   | { readonly status: 'failed'; readonly fault: StoreFault }
   | {
       readonly status: 'ready';
       readonly outings: readonly Outing[];
       readonly backup: BackupState;
-      readonly copies: readonly NightlyCopy[];
+      readonly copies: readonly DailyCopy[];
     };
 
 /** What the Files view shows of the store, live across tabs. */
@@ -26,12 +26,12 @@ export function useFiles(): FilesState {
     void openingFault(browserDatabase()).then((fault) => fault && failed(fault));
     const live = liveQuery(async () => {
       const database = browserDatabase();
-      const [shelved, backup, copies] = await Promise.all([
-        shelf(database),
+      const [stored, backup, copies] = await Promise.all([
+        storedOutings(database),
         backupState(database, new Date()),
-        nightlyCopies(database),
+        dailyCopies(database),
       ]);
-      return { outings: shelved.map(({ page }) => page.outing), backup, copies };
+      return { outings: stored.map(({ state: { outing } }) => outing), backup, copies };
     }).subscribe({
       next: (found) => setState({ status: 'ready', ...found }),
       error: (error: unknown) => failed(storeFault(error)),

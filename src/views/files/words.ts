@@ -1,113 +1,171 @@
-import type { CsvField } from '@/formats/read-csv';
-import type { Incoming } from '@/store/take-in';
+import { plural } from '@/core/entries/describe';
+import type { CsvField } from '@/formats/import/table-heads';
+import type { ImportCandidate, ImportResult } from '@/store/import';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+
+const outingsWords = (count: number) => plural(count, 'outing', 'outings');
+const changesWords = (count: number) => plural(count, 'change', 'changes');
+const profilesWords = (count: number) => plural(count, 'pace profile', 'pace profiles');
+const MOST_NUMBERS_SHOWN = 12;
 
 /** The words of the Files view. */
 export const WORDS = {
-  title: 'Files',
-  toShelf: 'Back to the shelf',
-  loading: 'Looking at what is kept…',
-  safe: 'Keep it safe',
+  loading: 'Loading the outings…',
+  reading: 'Reading the file…',
+  untitled: SHARED_WORDS.untitled,
+  share: SHARED_WORDS.share,
+  cancel: SHARED_WORDS.cancel,
+  whichOuting: 'Which outing',
+
+  backup: 'Backup',
   backUp: 'Back up everything',
-  neverBacked: 'Nothing was backed up yet. What you log is on this device alone.',
-  backed: (when: string, changes: number) =>
-    changes === 0
-      ? `Backed up ${when}; nothing has changed since.`
-      : `Backed up ${when}; ${changes === 1 ? 'one change' : `${changes.toLocaleString('en')} changes`} since.`,
-  backedNow: (name: string) => `Written to ${name}. Keep it somewhere else than on this phone.`,
-  copies: 'Copies that this browser keeps by itself, one a day when something has changed:',
-  noCopies: 'From the second day on this browser keeps a copy of each day by itself.',
-  copy: (day: string, outings: number) =>
-    `${day}, ${outings === 1 ? '1 outing' : `${outings} outings`}`,
-  lookInto: 'Look into it',
-  takeIn: 'Take in',
+  neverBackedUp: 'No backup yet. What you log is only on this device.',
+  backedUp: (when: string, changes: number) =>
+    `Last backup ${when}; ${changes === 0 ? 'no changes' : changesWords(changes)} since.`,
+  backedUpNow: (name: string) => `Saved as ${name}. Keep a copy somewhere else than on this phone.`,
+  copies: 'Copies that this browser makes by itself, one a day when something changed:',
+  noCopies: 'From the second day on, this browser makes a copy of each day by itself.',
+  copy: (day: string, outings: number) => `${day}, ${outingsWords(outings)}`,
+  preview: 'Preview',
+  previewOf: (what: string) => `Preview: ${what}`,
+
+  importTitle: 'Import',
   drop: 'Drop a file here, or tap to choose one',
-  dropWhich: 'A log, a logbook, a table (CSV), GPX, GeoJSON, or an archive of these.',
-  paste: 'Or paste a text here',
+  dropWhich: 'A log, full data (JSON), a table (CSV), GPX, GeoJSON, or a ZIP of these.',
+  paste: 'Or paste text here',
+  pasted: 'The pasted text',
   read: 'Read it',
-  tolerance: 'How far legs may stray from a recorded line, in metres',
-  leave: 'Leave it',
+  tolerance: 'How far the legs may be from a recorded line, in metres',
   cantRead: (name: string) => `${name} can’t be read. Nothing was changed.`,
-  willCome: (name: string) => `${name} holds:`,
-  takeAll: (count: number) => (count === 1 ? 'Take in 1 outing' : `Take in ${count} outings`),
-  nothingToTake: 'There is nothing new to take in.',
-  taken: (added: number, replaced: number, skipped: number) =>
-    [
-      added > 0 && `${added} taken in`,
-      replaced > 0 && `${replaced} replaced`,
-      skipped > 0 && `${skipped} left as ${skipped === 1 ? 'it was' : 'they were'}`,
-    ]
-      .filter(Boolean)
-      .join(', ')
-      .concat('.'),
-  profiles: (count: number) => (count === 1 ? 'One set of paces' : `${count} sets of paces`),
-  clash: 'It stands on your shelf already, with another page:',
+  moreFaults: (count: number) => `and ${count} more`,
+  contents: (name: string) => `${name} contains:`,
+  writing: 'Importing…',
+  moreOutings: (count: number) => `and ${outingsWords(count)} more`,
+  importAll: (outings: number, profiles: number) =>
+    `Import ${outings === 0 && profiles > 0 ? profilesWords(profiles) : outingsWords(outings)}`,
+  nothingNew: 'There is nothing new to import.',
+  imported: ({ added, replaced, skipped }: ImportResult, profiles: number) =>
+    `${[
+      ...(added > 0 ? [`${added} imported`] : []),
+      ...(replaced > 0 ? [`${replaced} replaced`] : []),
+      ...(skipped > 0 ? [`${skipped} unchanged`] : []),
+      ...(profiles > 0 ? [`${profilesWords(profiles)} merged with yours`] : []),
+    ].join(', ')}.`,
+  profiles: profilesWords,
+  conflicts: (count: number) =>
+    `You already have ${count.toLocaleString('en')} of these, with different contents. All:`,
+  conflict: 'You already have this outing, with different contents:',
   keepBoth: 'keep both',
   replace: 'replace',
   skip: 'skip',
+  distanceUnit: 'The distances are in',
+  choose: 'choose',
   columns: 'What its columns mean',
-  passOver: 'passed over',
-  legs: (count: number) => (count === 1 ? '1 leg' : `${count} legs`),
-  handOut: 'Hand out',
-  which: 'Which outing',
+  column: (number: number) => `column ${number}`,
+  ignored: 'ignored',
+  legs: (count: number) => plural(count, 'leg', 'legs'),
+
+  exportTitle: 'Export',
   all: 'All outings',
-  share: 'Hand it to another app',
-  saved: (name: string) => `${name} was written to your downloads.`,
+  saved: (name: string) => `Saved as ${name} in your downloads.`,
   failed: 'The file could not be made.',
-  needs: 'GPX, GeoJSON and KML need a position of the start, and a declination.',
+  needs: 'GPX, GeoJSON and KML need the start’s position and a declination.',
+
   phone: 'From phone to phone',
   phoneHow:
-    'Without a network: one phone shows an outing as a series of codes, the other looks at them with its camera.',
-  showCodes: 'Show codes',
-  stopCodes: 'Put them away',
-  hold: 'Hold still',
-  goOn: 'Go on',
-  before: 'One back',
-  after: 'One on',
+    'Without a network: one phone shows an outing as a series of QR codes, the other reads them ' +
+    'with its camera.',
+  showCodes: 'Show QR codes',
+  hideCodes: 'Hide',
+  pause: 'Pause',
+  resume: 'Resume',
+  previous: 'Previous',
+  next: 'Next',
   code: (number: number, count: number) => `Code ${number} of ${count}`,
-  tooLong: 'This outing is too long for codes: hand it out as a file.',
-  readCodes: 'Read codes',
+  tooLong: 'This outing is too long for QR codes: export it as a file.',
+  readCodes: 'Read QR codes',
   stopReading: 'Stop reading',
-  codePictures: 'Read codes off pictures',
-  looking: 'Point the camera at the codes. The order is free.',
-  seen: (seen: number, count: number) => `${seen} of ${count} codes seen.`,
-  missing: (numbers: readonly number[]) =>
-    numbers.length <= 12
-      ? `Still missing: ${numbers.join(', ')}.`
-      : `Still missing: ${numbers.slice(0, 12).join(', ')} and ${numbers.length - 12} more.`,
-  another: 'Another series began: what was seen of the first is put aside.',
-  foreign: 'That code is not one of an outing.',
-  noCode: 'No code can be seen in that picture.',
+  codePictures: 'Read from pictures',
+  readerDied: 'The reader of the codes stopped. Load this page again, and start over.',
+  looking: 'Point the camera at the codes. They can be read in any order.',
+  seen: (seen: number, count: number) => `${seen} of ${count} codes read.`,
+  missing: (numbers: readonly number[]) => {
+    const more = numbers.length - MOST_NUMBERS_SHOWN;
+    const shown = numbers.slice(0, MOST_NUMBERS_SHOWN).join(', ');
+    return `Still missing: ${shown}${more > 0 ? ` and ${more} more` : ''}.`;
+  },
+  otherSeries: 'A different series began: the codes of the first one were dropped.',
+  foreign: 'That QR code is not part of an outing.',
+  noCode: 'There is no QR code in that picture.',
   camera: {
-    absent: 'This device has no camera that can be used. Pictures of the codes do as well.',
-    refused: 'The camera was not allowed. Allow it in the browser, or read pictures of the codes.',
-    'no-answer': 'Nothing can be seen: the picture can’t be opened, or the camera gave none.',
+    absent: 'This device has no camera that can be used. Pictures of the codes work as well.',
+    refused:
+      'The camera was not allowed. Allow it in the browser, or read from pictures of the codes.',
+    'no-answer': 'There is no picture: it can’t be opened, or the camera sent none.',
   },
   scanned: 'The outing from the other phone',
 } as const;
 
-export const MEETS: Readonly<Record<Incoming['meets'], string>> = {
-  nothing: 'new',
-  same: 'on your shelf already, the same',
-  other: '',
-  discarded: 'was taken off your shelf: it comes back',
-  damaged: 'what you have of it is damaged: it comes in beside it',
+/** Whether the browser keeps what it stores. That some clear it after days is from memory. */
+export const STORAGE_WORDS = {
+  granted: 'This browser has promised to keep your outings until you delete them.',
+  'not-granted': 'This browser has not promised to keep your outings.',
+  unknown:
+    'This browser does not say whether it keeps your outings. Make backups, and install the app.',
+  whatToDo:
+    'It may clear them when space runs short; some browsers also clear what was not visited for ' +
+    'some days. Install the app to the home screen, and make backups.',
+  ask: 'Ask it to keep them',
+  refused: 'It did not promise. Install the app, visit it again, or allow it in the settings.',
+} as const;
+
+/** Why the reading or the import of a file came to nothing. */
+export const ENDED_WORDS = {
+  'too-long': (name: string) =>
+    `Reading ${name} took too long and was given up. Nothing was changed. Split the file.`,
+  died: (name: string) =>
+    `The reader stopped on ${name}. Nothing was changed. Load this page again, and try once more.`,
+  cancelled: (name: string) => `Reading ${name} was cancelled.`,
+} as const;
+
+/** Units of distance by what is written for them in a log. */
+export const UNIT_WORDS: Readonly<Record<string, string>> = {
+  p: 'paces',
+  s: 'single steps',
+  m: 'metres',
+  km: 'kilometres',
+  ft: 'feet',
+  yd: 'yards',
+  mi: 'miles',
 };
 
-/** What can be written, in the order in which it is offered. A new format is one more row. */
-export const FORMAT_NAMES: readonly {
+export const CONFLICT_WORDS: Readonly<Record<ImportCandidate['conflict'], string>> = {
+  nothing: 'new',
+  same: 'you already have it',
+  other: '',
+  discarded: 'deleted before: it is restored',
+  damaged: 'yours is damaged: this one is added beside it',
+};
+
+interface OfferedFormat {
   readonly name: string;
-  readonly words: string;
+  readonly label: string;
   readonly what: string;
-}[] = [
-  { name: 'log', words: 'Log', what: 'plain text, as it stands on the page' },
-  { name: 'json', words: 'Logbook', what: 'everything, to be read back' },
-  { name: 'gpx', words: 'GPX', what: 'stations, legs and the way home, for map programs' },
-  { name: 'geojson', words: 'GeoJSON', what: 'the same for map software' },
-  { name: 'kml', words: 'KML', what: 'the same for globes' },
-  { name: 'csv', words: 'Table', what: 'CSV, a row a line' },
-  { name: 'svg', words: 'Sketch', what: 'a drawing to scale (SVG)' },
-  { name: 'png', words: 'Picture', what: 'the same as dots (PNG)' },
-  { name: 'zip', words: 'Archive', what: 'every format at once (ZIP)' },
+  /** True for a format that takes one outing. */
+  readonly single?: boolean;
+}
+
+/** What can be exported, in the order in which it is offered. A new format is one more row. */
+export const OFFERED_FORMATS: readonly OfferedFormat[] = [
+  { name: 'log', label: 'Log', what: 'plain text, as in the log', single: true },
+  { name: 'json', label: 'Full data (JSON)', what: 'everything, to import again' },
+  { name: 'gpx', label: 'GPX', what: 'stations, legs and the way home, for map programs' },
+  { name: 'geojson', label: 'GeoJSON', what: 'the same, for map software' },
+  { name: 'kml', label: 'KML', what: 'the same, for globes' },
+  { name: 'csv', label: 'Table (CSV)', what: 'one row a line, for spreadsheets' },
+  { name: 'svg', label: 'Sketch (SVG)', what: 'a drawing to scale', single: true },
+  { name: 'png', label: 'Image (PNG)', what: 'the sketch as an image', single: true },
+  { name: 'zip', label: 'Everything (ZIP)', what: 'every format at once' },
 ];
 
 export const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
@@ -117,9 +175,10 @@ export const FIELD_WORDS: Readonly<Record<CsvField, string>> = {
   north: 'north of the bearing',
   distance: 'distance',
   unit: 'unit of the distance',
-  to: 'name of the station reached',
+  to: 'station at its end',
   back: 'back bearing',
   ground: 'ground',
   time: 'time',
   note: 'note',
+  'outing-id': 'which outing, where several have one name',
 };

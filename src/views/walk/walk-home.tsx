@@ -1,9 +1,9 @@
 'use client';
-import { PlainPage } from '@/views/shared/plain-page';
-import { useNamedSolution } from '@/views/shared/use-solution';
+import { useNamedSolution } from '@/views/shared/data/use-solution';
+import { PlainPage } from '@/views/shared/page/plain-page';
 import { WalkPage } from './walk-page';
 
-/** Walking home by the outing that the address names. */
+/** Walking home in the outing that the address names. */
 export function WalkHome() {
   const found = useNamedSolution();
   return 'solution' in found ? (

@@ -1,10 +1,10 @@
 'use client';
-import { PlainPage } from '@/views/shared/plain-page';
-import { useNamedSolution } from '@/views/shared/use-solution';
+import { useNamedSolution } from '@/views/shared/data/use-solution';
+import { PlainPage } from '@/views/shared/page/plain-page';
 import { WayHomePage } from './way-home-page';
 
-/** The way home of the outing that the address names, weighed. */
-export function WayHome() {
+/** The ways home of the outing that the address names. */
+export function WayHomeView() {
   const found = useNamedSolution();
   return 'solution' in found ? <WayHomePage solution={found.solution} /> : <PlainPage {...found} />;
 }

@@ -1,101 +1,201 @@
-import type { AimOffFault } from '@/core/aim-off';
-import type { WayHome } from '@/core/ways-home';
+import { compassPointWords, pacesWords } from '@/core/entries/describe';
+import { longestAlong, type AimOff, type AimOffFault } from '@/core/navigation/ways/aim-off';
+import type { Recommendation } from '@/core/navigation/ways/recommendation';
+import type { Daylight } from '@/core/navigation/sun';
+import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
+import { shownBearing } from '@/core/north/norths';
+import { threeDigits } from '@/core/units/angle';
+import { NORTH_LETTERS, type North } from '@/core/units/bearing';
+import type { Metres } from '@/core/units/units';
+import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the Way home view. */
 export const WORDS = {
-  title: 'Way home',
-  back: 'Back to the log',
   sure: 'How sure',
   atHome: (place: string) => `You are at ${place}: there is no way to walk.`,
-  sightRange: 'How far you would see it, in metres',
-  within: (metres: number, place: string) =>
-    `Nineteen times in twenty within ${metres} m of ${place}.`,
-  seen: (range: number, chance: string) => `You would see it from ${range} m: ${chance}.`,
+  sightRange: 'How far away you would see it, in metres',
+  within: SHARED_WORDS.within,
+  seen: (range: Metres, chance: string) => `Chance of seeing it from ${range} m: ${chance}.`,
   cancels:
-    'Going home with the same compass and the same stride, their common errors cancel: the whole figure is turned and scaled, and so is the walk home. On a map they do not.',
-  onMap: (metres: number) =>
-    `On a map you stand nineteen times in twenty within ${metres} m of where the sketch has you: there the common errors of compass and pace count.`,
-  made: 'What the doubt is made of',
-  madeWalk: 'the walk home itself',
-  madeLeg: (leg: number, name: string) => `leg ${leg}${name ? `, to ${name}` : ''}`,
+    'If you walk home with the same compass and the same stride, their constant errors cancel: ' +
+    'the whole sketch is turned and scaled, and so is the walk home. On a map they do not cancel.',
+  onMap: (metres: Metres) =>
+    `On a map your position is within ${metres} m of the sketched one (95 %): there the ` +
+    'constant errors of compass and pace count.',
+  sources: 'Where the uncertainty comes from',
+  fromWalk: 'the walk home itself',
+  fromLeg: (leg: number, name: string) => `leg ${leg}${name ? `, to ${name}` : ''}`,
   improve: (leg: number) =>
-    `Leg ${leg} adds most. If you can, walk it again with more care, or look back along it and read the bearing.`,
+    `Leg ${leg} adds most. If you can, walk it again with more care, or look back along it and ` +
+    'read the back bearing.',
   ways: 'Ways home',
-  line: 'A path, shore or fence through home: its bearing, from',
+  line: (letter: string) => `Line through home (${letter})`,
   lineHint: '095',
+  lineHelp: 'Bearing of a path, shore or fence',
   side: 'Aim to its',
   left: 'left',
   right: 'right',
   speed: 'Speed, km/h',
   climb: 'Climb, metres',
-  ownSpeed: (kmh: string) => `Your own so far: ${kmh} km/h.`,
-  columns: ['way', 'set', 'walk', 'doubt', 'time', 'there at'],
-  recommend: (name: string, why: string) => `${name}: ${why} You decide.`,
+  ownSpeed: (kmh: string) => `Your speed so far: ${kmh} km/h.`,
+  recommended: (name: string, why: string) => `${name}: ${why} You decide.`,
+  wayFigures: (way: WayHome, within: Metres, minutes: number, arrives: string) =>
+    `${metresText(way.metres)} · ${way.kind === 'aim-off' ? 'the line' : 'home'} within ` +
+    `${within} m (95 %) · ${Math.round(minutes)} min · there at ${arrives}`,
+  moreStretches: (count: number) => `and ${count} more`,
+  wayChance: (range: Metres, chance: string) => `Chance of seeing it (${range} m): ${chance}.`,
   sunset: (time: string, dusk: string | null) =>
-    `Sunset ${time}${dusk ? `, too dark to read a map at ${dusk}` : ''}.`,
-  noSunset: 'The sun does not set here on this day.',
-  noPlace: 'Sunset can be told once the start has a position.',
+    `Sunset ${time}, ${dusk ? `too dark to read a map at ${dusk}` : 'and twilight all night'}.`,
+  staysUp: 'The sun stays up here all day and night.',
+  neverRises: (dusk: string | null) =>
+    `The sun does not rise here on this day. ${dusk ? `Twilight ends at ${dusk}. ` : ''}` +
+    'Carry a light.',
+  ofOuting: (time: string) => `Planned from the outing’s own last time, ${time}.`,
+  bySun: 'Times are by the sun’s zone at the start.',
+  noPosition: 'For the time of sunset, set the position of the start.',
   turnBack: (time: string) => `Leave by ${time} to be there before sunset.`,
   tooLate:
-    'Even the shortest way ends after sunset: stop while there is light, make camp or call for help.',
+    'Even the shortest way ends after sunset: stop while there is light, make camp or call for ' +
+    'help.',
   dark: 'after sunset',
   needsDeclination:
-    'This line’s bearing is from the map, and no declination is set: set it first, or read the line with the compass.',
-  cloud: 'A thousand walks',
-  cloudHow:
-    'Each dot is where one walk out and home would end, drawn with the errors that the page reckons with.',
-  inside: (count: number) =>
-    `${count} of them lie inside the ellipse; nineteen in twenty would be 950.`,
-  simulate: 'Walk it a million times',
-  cancel: 'Stop',
-  simulated: (trials: string, sight: string, closed: string) =>
-    `Of ${trials} walks ${sight} % ended within sight; the formula says ${closed} %.`,
-  simulatedAimed: (trials: string, sight: string, closed: string) =>
-    `Aimed off, of ${trials} walks ${sight} % came within sight along the line; the formula says ${closed} %.`,
-  wayChance: (range: number, chance: string) => `Within sight (${range} m): ${chance}.`,
-  failed: 'The simulation broke off. The figures above do not need it.',
+    'This bearing is from the map, and no declination is set. Set it first, or read the line ' +
+    'with the compass.',
+  walks: '1,000 simulated walks',
+  walksHow: 'Each dot is where one walk out and home would end, with random errors of its own.',
+  inside: (count: number) => `${count} of them lie inside the 95 % ellipse; 950 are expected.`,
+  simulate: 'Simulate 1,000,000 walks',
+  cancel: SHARED_WORDS.cancel,
+  simulated: (trials: string, share: string, formula: string) =>
+    `Of ${trials} walks ${share} % ended within sight; the formula says ${formula} %.`,
+  simulatedAimOff: (trials: string, share: string, formula: string) =>
+    `Aiming off, ${share} % of ${trials} walks came within sight along the line; the formula ` +
+    `says ${formula} %.`,
+  failed: 'The simulation failed. The figures above do not depend on it.',
   message: 'To send or read out',
+  sender: { name: 'Your name', party: 'Who is with you', need: 'What you need' },
   copy: 'Copy',
   copied: 'Copied.',
-  share: 'Share',
-  paper: 'Print it',
-  walk: 'Walk it',
+  share: SHARED_WORDS.share,
+  print: 'Print',
+  walk: 'Walk home',
   pegs: 'Pegs and string',
   caution:
-    'The straight line ignores cliffs, water and private land. If you are unsure, stop, sit down, think, look, plan. Lost at dusk is a reason to stay put. Local rules and the local rescue service come first.',
+    'The straight line ignores cliffs, water and private land. If you are unsure, stop, sit ' +
+    'down, think, look, plan. Being lost at dusk is a reason to stay put. Local rules and the ' +
+    'local rescue service come first.',
 } as const;
 
 export const WAY_NAMES: Readonly<Record<WayHome['kind'], string>> = {
   straight: 'Straight',
-  'aimed-off': 'Aimed off',
-  'back-over-legs': 'Back over the legs',
-  'by-station': 'By an earlier station',
+  'aim-off': 'Aim off',
+  retrace: 'Retrace the legs',
+  'via-station': 'Via another station',
 };
 
 export function aimOffWords(fault: AimOffFault): string {
   switch (fault.code) {
     case 'too-flat':
-      return `You would meet this line at only ${Math.round(fault.angleDegrees)}°: at less than 20° one may walk along it without noticing. Choose another line, or go straight.`;
+      return (
+        `You would meet this line at only ${Math.round(fault.angleDegrees)}°. Below 20° you may ` +
+        'walk along it without noticing. Choose another line, or go straight.'
+      );
     case 'at-home':
       return 'You are at home: there is nothing to aim off.';
     case 'not-settled':
-      return 'So near home, and with so much doubt, no aim is safe: go straight, and search.';
+      return 'So near home, and so uncertain, no aim is safe: go straight, and search.';
   }
 }
 
-const IN_FIVES: readonly [number, string][] = [
-  [0.985, 'almost certainly'],
-  [0.93, 'nineteen chances in twenty'],
-  [0.87, 'nine chances in ten'],
-  [0.77, 'four chances in five'],
-  [0.7, 'three chances in four'],
-  [0.58, 'two chances in three'],
-  [0.45, 'one chance in two'],
-  [0.29, 'one chance in three'],
-  [0.22, 'one chance in four'],
-  [0.15, 'one chance in five'],
-  [0.07, 'one chance in ten'],
+export function recommendationWords(found: Recommendation): string {
+  switch (found.why) {
+    case 'sure-line':
+      return WORDS.recommended(
+        WAY_NAMES[found.kind],
+        `${Math.round(found.extraMetres)} m more, but you can’t miss the line, and at it you ` +
+          'know which way to turn.',
+      );
+    case 'uncertain':
+      return WORDS.recommended(
+        WAY_NAMES[found.kind],
+        'the shortest, but with a large uncertainty. A path or shore to aim off on would make ' +
+          'it safe; along the legs you know what you pass.',
+      );
+    case 'shortest':
+      return WORDS.recommended(WAY_NAMES[found.kind], 'the shortest, and certain enough.');
+  }
+}
+
+export function stretchWords(stretch: Stretch, wanted: North): string {
+  const { degrees, north } = shownBearing(stretch.bearing, wanted);
+  const paces = stretch.paces === null ? '' : `: ${pacesWords(Math.round(stretch.paces))}`;
+  return [
+    `${threeDigits(degrees)}${north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`}`,
+    `${metresText(stretch.distanceMetres)}${paces}`,
+    compassPointWords(stretch.compassPoint),
+    ...(stretch.to ? [`to ${stretch.to}`] : []),
+  ].join(', ');
+}
+
+/** The second stretch of an aimed-off way: along the line. */
+export const alongWords = (aim: AimOff, to: string | null): string =>
+  `Then turn ${aim.turn} along the line, about ${Math.round(aim.alongMetres)} m, at most ` +
+  `${Math.round(longestAlong(aim))} m, to ${to}.`;
+
+/** The moment that the ways are planned from, and how a moment reads on the clock of the place. */
+export interface Planning {
+  readonly now: number;
+  /** True for an outing of another day, which is planned from its own last time. */
+  readonly ofOuting: boolean;
+  readonly light: Daylight | null;
+  readonly time: (at: number) => string;
+  /** True where the clock is not the device's but the sun's zone at the start. */
+  readonly bySun: boolean;
+}
+
+/** From when the ways are planned, and the daylight left. */
+export function planningWords(planning: Planning, shortestMinutes: number): string {
+  const { now, ofOuting, light, time, bySun } = planning;
+  return [
+    ofOuting && WORDS.ofOuting(time(now)),
+    lightWords(planning, shortestMinutes),
+    light && bySun && WORDS.bySun,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** The daylight left, for a shortest way of so many minutes. */
+function lightWords({ light, now, time }: Planning, shortestMinutes: number): string {
+  if (!light) return WORDS.noPosition;
+  if (light.kind === 'stays-up') return WORDS.staysUp;
+  if (light.kind === 'never-rises') {
+    return WORDS.neverRises(light.twilightEnds === null ? null : time(light.twilightEnds));
+  }
+  const latest = light.sunset - shortestMinutes * 60_000;
+  const dusk = light.twilightEnds === null ? null : time(light.twilightEnds);
+  const advice = latest > now ? WORDS.turnBack(time(latest)) : WORDS.tooLate;
+  return `${WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
+}
+
+/** True when it is after sunset at a moment, or the sun doesn't rise at all. */
+export const isDarkAt = (light: Daylight | null, at: number): boolean =>
+  light !== null && (light.kind === 'never-rises' || (light.kind === 'sets' && at > light.sunset));
+
+/** The least chance that each saying stands for. */
+const CHANCES: readonly [number, string][] = [
+  [0.99, 'almost certain'],
+  [19 / 20, '19 in 20'],
+  [9 / 10, '9 in 10'],
+  [4 / 5, '4 in 5'],
+  [3 / 4, '3 in 4'],
+  [2 / 3, '2 in 3'],
+  [1 / 2, '1 in 2'],
+  [1 / 3, '1 in 3'],
+  [1 / 4, '1 in 4'],
+  [1 / 5, '1 in 5'],
+  [1 / 10, '1 in 10'],
 ];
-/** A chance as a person says it, rounded down. */
+/** A chance as a person says it, rounded down: never more than it is. */
 export const chanceWords = (chance: number): string =>
-  IN_FIVES.find(([least]) => chance >= least)?.[1] ?? 'hardly a chance';
+  CHANCES.find(([least]) => chance >= least)?.[1] ?? 'less than 1 in 10';

@@ -1,6 +1,6 @@
-import { earthModels } from '@/core/earth-models-loaded';
-import { faultWords, expectedWords } from '@/core/fault-words';
-import { isCalendarDay } from '@/core/logbook';
+import { expectedText, faultMessage } from '@/core/faults/messages';
+import { earthModels } from '@/core/north/loaded-earth-models';
+import { isCalendarDay } from '@/core/readings/calendar';
 import { answering, onlyMethod, Refused } from '../answers';
 
 /** A number of the query in its range. */
@@ -9,37 +9,41 @@ function degreesIn(query: URLSearchParams, path: 'lat' | 'lon', most: number): n
   const value = Number(text);
   if (/^[+-]?\d+(\.\d+)?$/.test(text) && Math.abs(value) <= most) return value;
   const name = path === 'lat' ? 'latitude' : 'longitude';
-  const stood =
+  const message =
     text === '' ? `The ${name} is missing.` : `Can’t use “${text.slice(0, 40)}” as a ${name}.`;
   throw new Refused(400, {
-    message: stood,
+    message,
     path,
     expected: `decimal degrees, ${-most} to ${most}`,
   });
 }
 
-/** GET /api/declination?lat=&lon=&date=YYYY-MM-DD: what the World Magnetic Model says there on that day. */
+/** The day of the query. */
+function dayIn(query: URLSearchParams): string {
+  const date = query.get('date') ?? '';
+  if (isCalendarDay(date)) return date;
+  const message =
+    date === '' ? 'The date is missing.' : `Can’t use “${date.slice(0, 40)}” as a date.`;
+  throw new Refused(400, {
+    message,
+    path: 'date',
+    expected: 'a day of the calendar as YYYY-MM-DD',
+  });
+}
+
+/** GET /api/declination?lat=&lon=&date=YYYY-MM-DD: the World Magnetic Model there on that day. */
 export const GET = answering((request) => {
   const query = new URL(request.url).searchParams;
   const latitude = degreesIn(query, 'lat', 90);
   const longitude = degreesIn(query, 'lon', 180);
-  const date = query.get('date') ?? '';
-  if (!isCalendarDay(date)) {
-    const message =
-      date === '' ? 'The date is missing.' : `Can’t use “${date.slice(0, 40)}” as a date.`;
-    throw new Refused(400, {
-      message,
-      path: 'date',
-      expected: 'a day of the calendar as YYYY-MM-DD',
-    });
-  }
+  const date = dayIn(query);
   const found = earthModels.declination({ latitude, longitude }, date);
   if (!found.ok) {
     const { fault } = found;
     throw new Refused(400, {
-      message: faultWords(fault),
+      message: faultMessage(fault),
       path: 'date',
-      expected: expectedWords(fault) ?? `${earthModels.reach.from} to ${earthModels.reach.until}`,
+      expected: expectedText(fault) ?? `${earthModels.reach.from} to ${earthModels.reach.until}`,
     });
   }
   const field = found.value;
@@ -56,5 +60,5 @@ export const GET = answering((request) => {
   );
 });
 
-const refuse = onlyMethod('GET');
-export { refuse as POST, refuse as PUT, refuse as PATCH, refuse as DELETE };
+const { refuse, options } = onlyMethod('GET');
+export { refuse as POST, refuse as PUT, refuse as PATCH, refuse as DELETE, options as OPTIONS };

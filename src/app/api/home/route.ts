@@ -1,16 +1,16 @@
-import { nearestName } from '@/core/suggest';
-import type { Solution } from '@/core/solve';
+import { nearestName } from '@/core/faults/nearest-name';
+import { stationNamed, type Solution } from '@/core/survey/solution';
 import { homeAnswer } from '@/formats/home-answer';
 import { answering, onlyMethod, Refused } from '../answers';
 import { submitted } from '../submitted';
 
-/** The station that a query names, or the one that stands for it when it names none. */
-function station(solution: Solution, query: URLSearchParams, key: string, otherwise: number) {
+/** The station that a query names; `usual` when it names none. */
+function stationIn(query: URLSearchParams, key: string, solution: Solution, usual: number): number {
   const name = query.get(key);
-  if (name === null) return otherwise;
-  const point = solution.stations.find(name, solution.traverse.legs);
-  if (point !== undefined) return point;
-  const nearest = nearestName(name, solution.stations.names());
+  if (name === null) return usual;
+  const station = stationNamed(solution, name);
+  if (station !== undefined) return station;
+  const nearest = nearestName(name, solution.names.names());
   throw new Refused(400, {
     message: `No station is called “${name.slice(0, 80)}”.`,
     path: key,
@@ -19,14 +19,14 @@ function station(solution: Solution, query: URLSearchParams, key: string, otherw
   });
 }
 
-/** POST /api/home?from=STATION&to=STATION with a log or a logbook of one outing: the way between the two. */
+/** POST /api/home?from=STATION&to=STATION with a log or a logbook: the way between the two. */
 export const POST = answering(async (request) => {
-  const { solution, lineOf } = await submitted(request);
+  const { solution, lineOf } = await submitted(request, 'home');
   const query = new URL(request.url).searchParams;
-  const from = station(solution, query, 'from', solution.current);
-  const to = station(solution, query, 'to', 0);
+  const from = stationIn(query, 'from', solution, solution.current);
+  const to = stationIn(query, 'to', solution, 0);
   return Response.json(homeAnswer(solution, from, to, lineOf));
 });
 
-const refuse = onlyMethod('POST');
-export { refuse as GET, refuse as PUT, refuse as PATCH, refuse as DELETE };
+const { refuse, options } = onlyMethod('POST');
+export { refuse as GET, refuse as PUT, refuse as PATCH, refuse as DELETE, options as OPTIONS };

@@ -1,3 +1,5 @@
+import { onlyMethod } from '../answers';
+
 export const dynamic = 'force-dynamic';
 
 /** GET /api/start: whether this server was started to show the demo outing to a new visitor. */
@@ -6,3 +8,6 @@ export const GET = () =>
     { withDemo: process.env.CAIRN_DEMO === '1' },
     { headers: { 'Cache-Control': 'no-store' } },
   );
+
+const { refuse, options } = onlyMethod('GET');
+export { refuse as POST, refuse as PUT, refuse as PATCH, refuse as DELETE, options as OPTIONS };

@@ -1,21 +1,10 @@
 import { createSerwistRoute } from '@serwist/turbopack';
-import { randomUUID } from 'node:crypto';
+import { VIEWS } from '@/views/views';
 
-// Pages carry no content hash in their names: each build gives them a revision of its own.
-const revision = randomUUID();
+// Pages have no content hash in their names: the build's id is their revision.
+const revision = process.env.NEXT_PUBLIC_BUILD ?? 'development';
 const PAGES = [
-  '/',
-  '/outing',
-  '/norths',
-  '/paces',
-  '/count',
-  '/step-off',
-  '/way',
-  '/walk',
-  '/paper',
-  '/pegs',
-  '/guide',
-  '/files',
+  ...VIEWS.map(({ path }) => path),
   '/demo/rain-gauges.log.txt',
   '/manifest.webmanifest',
 ];

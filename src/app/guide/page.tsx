@@ -1,5 +1,0 @@
-import { Guide } from '@/views/guide/guide';
-
-export default function Page() {
-  return <Guide />;
-}

@@ -1,0 +1,16 @@
+import type { Check } from '../check';
+
+/** Legs shorter than this add more error than ground. Common practice, no source. */
+const SHORT_METRES = 15;
+
+/** `leg-short`: a leg under 15 m. */
+export const legShort: Check = ({ legs }) =>
+  Array.from(legs)
+    .filter(({ metres }) => metres < SHORT_METRES)
+    .map(({ entry, metres }) => ({
+      code: 'leg-short',
+      at: { entry },
+      message:
+        `Only ${Math.round(metres)} m: many short legs add error. Where you can, choose a mark ` +
+        '50 to 100 m ahead.',
+    }));

@@ -1,0 +1,94 @@
+import { backBearing, nearestCompassPoint, signedDifference, threeDigits } from '../units/angle';
+import type { CompassPoint } from '../units/angle';
+import type { North } from '../units/bearing';
+import type { Metres } from '../units/units';
+import { bearingDegrees, type BearingReading } from '../readings/bearing';
+import { writeDistance, type DistanceReading } from '../readings/distance';
+import type { SlopeReading } from '../readings/slope';
+import type { LegReadings } from './reckoning';
+
+/** The parts of lines in words, shared by every screen, message and printed page. */
+
+/** A north as it is said after a figure. */
+export const NORTH_WORDS: Readonly<Record<North, string>> = {
+  magnetic: 'magnetic',
+  true: 'true',
+  grid: 'grid',
+};
+
+const COMPASS_POINT_WORDS: Readonly<Partial<Record<CompassPoint, string>>> = {
+  N: 'north',
+  NE: 'north-east',
+  E: 'east',
+  SE: 'south-east',
+  S: 'south',
+  SW: 'south-west',
+  W: 'west',
+  NW: 'north-west',
+};
+export const compassPointWords = (point: CompassPoint): string =>
+  COMPASS_POINT_WORDS[point] ?? point;
+
+export const plural = (count: number, one: string, many: string): string =>
+  `${count.toLocaleString('en', { maximumFractionDigits: 1 })} ${count === 1 ? one : many}`;
+
+export const pacesWords = (paces: number) => plural(paces, 'pace', 'paces');
+
+const UNIT_WORDS = { paces: ['pace', 'paces'], steps: ['single step', 'single steps'] } as const;
+
+/** A distance as it was counted. */
+export function distanceWords(reading: DistanceReading): string {
+  if (reading.unit === 'paces' || reading.unit === 'steps') {
+    const [one, many] = UNIT_WORDS[reading.unit];
+    return plural(reading.value, one, many);
+  }
+  if (reading.unit === 'minutes') {
+    return `${plural(reading.value, 'minute', 'minutes')} at ${reading.kilometresPerHour} km/h`;
+  }
+  return writeDistance(reading).replace(/([a-z]+)$/, ' $1');
+}
+
+export const bearingWords = (reading: BearingReading): string =>
+  `${threeDigits(bearingDegrees(reading))} ${NORTH_WORDS[reading.north]}`;
+
+/** A slope as it was read; empty for level ground. */
+export function slopeWords({ slopeDegrees, slopeRatio }: SlopeReading): string {
+  if (slopeDegrees !== undefined) {
+    return `${slopeDegrees < 0 ? 'down' : 'up'} ${Math.abs(slopeDegrees)}°`;
+  }
+  if (!slopeRatio) return '';
+  return `${slopeRatio.rise < 0 ? 'down' : 'up'} ${Math.abs(slopeRatio.rise)} in ${slopeRatio.run}`;
+}
+
+/** A back bearing, and how far it is off when both were read from the same north. */
+export function backBearingWords({ bearing, back }: LegReadings): string {
+  if (!back) return '';
+  const shown = `back ${threeDigits(bearingDegrees(back))}`;
+  if (back.north !== bearing.north) return shown;
+  const off = signedDifference(backBearing(bearingDegrees(bearing)), bearingDegrees(back));
+  return `${shown}, ${Math.abs(Math.round(off))}° off`;
+}
+
+const metresWords = (metres: Metres) =>
+  `${metres.toLocaleString('en', { maximumFractionDigits: metres < 10 ? 1 : 0 })} m`;
+
+/** A leg in words; `metres` is its horizontal length, if it is known. */
+export function describeLeg(
+  leg: LegReadings & { readonly time?: string; readonly note?: string },
+  metres: Metres | null,
+): string {
+  const length = metres === null || leg.distance.unit === 'metres' ? '' : metresWords(metres);
+  const direction = compassPointWords(nearestCompassPoint(bearingDegrees(leg.bearing)));
+  return [
+    `${bearingWords(leg.bearing)}, ${direction}`,
+    [distanceWords(leg.distance), length].filter(Boolean).join(', '),
+    backBearingWords(leg),
+    leg.ground && `on ${leg.ground}`,
+    slopeWords(leg),
+    leg.time && `at ${leg.time}`,
+    leg.to && `to ${leg.to}`,
+    leg.note && `note “${leg.note}”`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}

@@ -1,0 +1,73 @@
+import type { z } from 'zod';
+import type { Field } from '../faults/fault';
+import type { NO_NORTH } from '../readings/bearing';
+import type { Cursor } from '../readings/cursor';
+import type { LengthUnit } from '../readings/distance';
+import type { North } from '../units/bearing';
+import type { FieldFault, Reckoning } from './reckoning';
+
+/** Columns, from 0, of the parts of a line that a later check may object to. */
+export type Columns = Partial<Record<Field, number>>;
+
+/** A line of the log as it was read. */
+interface ReadEntry<Value> {
+  readonly entry: Value;
+  readonly columns: Columns;
+}
+
+/** What the lines before have set for the reading of a line. */
+export interface ReadingContext {
+  /** The north of bearings without a letter. */
+  readonly north: North;
+  /** The unit of a length without one, on a line that belongs to a leg. */
+  readonly bareUnit: LengthUnit;
+}
+
+/** The schema of one kind of line: an object that names its kind. */
+export type EntrySchema = z.ZodObject<{ kind: z.ZodLiteral<string> } & z.ZodRawShape>;
+
+/**
+ * One kind of line of the log. A new one is a file in `kinds/` and a line in `entry.ts`; the
+ * compiler refuses one with a part missing.
+ */
+export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.infer<Schema>> {
+  readonly kind: Schema['shape']['kind']['value'];
+  /** The word that the line begins with; null for a leg, which begins with its bearing. */
+  readonly keyword: string | null;
+  readonly schema: Schema;
+  /** True when a `;` on the line belongs to its text and starts no note. */
+  readonly takesWholeLine: boolean;
+  /** Reads what follows the keyword. `note` is what stands after the `;`. */
+  read(cursor: Cursor, note: string | undefined, context: ReadingContext): ReadEntry<Value>;
+  /** The canonical line without its note; bearings from `north` are written without its letter. */
+  write(entry: Value, north: North | typeof NO_NORTH): string;
+  /** What the line says, as a short sentence. */
+  describe(entry: Value): string;
+  /**
+   * What the line belongs to: the leg before it, the station where one stands, or another line (an
+   * acceptance, a struck line). It goes where that goes. Null for a line that stands by itself.
+   */
+  readonly attachesTo: 'leg' | 'station' | 'line' | null;
+  /**
+   * The station that the line names, and the same line with another name; null if it names none.
+   */
+  readonly station: {
+    get(entry: Value): string | undefined;
+    set(entry: Value, name: string): Value;
+  } | null;
+  /** What the line does to the reckoning; returns what is wrong, or null. */
+  apply(entry: Value, reckoning: Reckoning): FieldFault | null;
+}
+
+/** A kind of line by its schema; the compiler checks its other parts against that. */
+export const entryKind =
+  <Schema extends EntrySchema>(schema: Schema) =>
+  (parts: Omit<EntryKind<Schema>, 'kind' | 'schema'>): EntryKind<Schema> => ({
+    kind: schema.shape.kind.value,
+    schema,
+    ...parts,
+  });
+
+/** The note as a field, or nothing: an absent note leaves no key behind. */
+export const withNote = (note: string | undefined): { note?: string } =>
+  note === undefined ? {} : { note };

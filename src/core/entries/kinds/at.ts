@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import type { Cursor } from '../../readings/cursor';
+import {
+  LENGTH_UNITS,
+  writeDistance,
+  type LengthReading,
+  type LengthUnit,
+} from '../../readings/distance';
+import {
+  optionalFeatureKind,
+  readFeatureKind,
+  readSide,
+  sideSchema,
+  writeFeatureKind,
+} from '../feature';
+import { readLength } from '../../readings/read-distance';
+import { LARGEST_READING, noteText, numberUpTo, openObject } from '../../readings/shape';
+import { distanceWords } from '../describe';
+import { entryKind } from '../entry-kind';
+import { whatSeen } from '../trailing-note';
+
+const metres = numberUpTo(LARGEST_READING);
+/** A count or a length that may be 0: a thing right where the leg began. */
+const length = openObject({ unit: z.enum(LENGTH_UNITS), value: metres });
+
+const schema = openObject({
+  kind: z.literal('at'),
+  /** How far along the leg: metres, or a reading in another unit. */
+  metres: metres.optional(),
+  along: length.optional(),
+  side: sideSchema.optional(),
+  /** How far to the side, likewise. */
+  sideMetres: metres.optional(),
+  aside: length.optional(),
+  thing: optionalFeatureKind,
+  what: noteText,
+});
+export type Feature = z.infer<typeof schema>;
+
+/** How far along its leg something was seen. */
+export const alongOf = ({ metres = 0, along }: Pick<Feature, 'metres' | 'along'>): LengthReading =>
+  along ?? { unit: 'metres', value: metres };
+
+/** How far to its side something was seen; null for something on the line. */
+export const asideOf = ({
+  side,
+  sideMetres = 0,
+  aside,
+}: Pick<Feature, 'side' | 'sideMetres' | 'aside'>): LengthReading | null =>
+  side === undefined ? null : (aside ?? { unit: 'metres', value: sideMetres });
+
+/**
+ * `at DISTANCE [left DISTANCE | right DISTANCE] [KIND] ; what`: a feature seen on the last leg, and
+ * how far along it.
+ */
+export const atKind = entryKind(schema)({
+  keyword: 'at',
+  takesWholeLine: false,
+  read(cursor, note, { bareUnit }) {
+    const distance = cursor.position;
+    const at: Omit<Feature, 'what'> = { kind: 'at' };
+    const along = readLength(cursor, bareUnit);
+    Object.assign(at, along.unit === 'metres' ? { metres: along.value } : { along });
+    cursor.take(/\s*,/y);
+    Object.assign(at, readFeatureKind(cursor));
+    cursor.skipSpace();
+    if (at.thing === undefined && cursor.sees(SIDE)) {
+      Object.assign(at, readAside(cursor, bareUnit), readFeatureKind(cursor));
+    }
+    const what = whatSeen(cursor, note, at.thing);
+    return { entry: { ...at, what }, columns: { whole: distance, distance } };
+  },
+  write(entry) {
+    const aside = asideOf(entry);
+    const side = aside ? ` ${entry.side} ${writeDistance(aside)}` : '';
+    return `  at ${writeDistance(alongOf(entry))}${side}${writeFeatureKind(entry)} ; ${entry.what}`;
+  },
+  describe: (entry) =>
+    `${distanceWords(alongOf(entry))} along the last leg${sideWords(entry)}: ${entry.what}`,
+  attachesTo: 'leg',
+  station: null,
+  apply: (entry, reckoning) =>
+    reckoning.needsLeg() ?? reckoning.needsPace(alongOf(entry), asideOf(entry)),
+});
+
+const SIDE = /(?:left|right)(?![a-z])/iy;
+
+function readAside(cursor: Cursor, bareUnit: LengthUnit): Partial<Feature> {
+  const side = readSide(cursor);
+  cursor.skipSpace();
+  const aside = readLength(cursor, bareUnit);
+  cursor.take(/\s*,/y);
+  return aside.unit === 'metres' ? { side, sideMetres: aside.value } : { side, aside };
+}
+
+/** Which side a feature is on, after a comma; empty when it is on the line. */
+export function sideWords(feature: Pick<Feature, 'side' | 'sideMetres' | 'aside'>): string {
+  const aside = asideOf(feature);
+  return aside ? `, ${distanceWords(aside)} to the ${feature.side}` : '';
+}

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { distanceReading, writeDistance } from '../../readings/distance';
+import { readSide, sideSchema } from '../feature';
+import { readDistance } from '../../readings/read-distance';
+import { openObject, optionalNote } from '../../readings/shape';
+import { distanceWords } from '../describe';
+import { entryKind, withNote } from '../entry-kind';
+
+const schema = openObject({
+  kind: z.literal('box'),
+  side: sideSchema,
+  out: distanceReading,
+  along: distanceReading,
+  note: optionalNote,
+});
+
+/**
+ * `box SIDE OUT along ALONG`: an obstacle boxed on the last leg: out to a side, along, and back by
+ * as much; only the part along counts.
+ */
+export const boxKind = entryKind(schema)({
+  keyword: 'box',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const column = cursor.position;
+    const side = readSide(cursor);
+    cursor.skipSpace();
+    const distance = cursor.position;
+    const out = readDistance(cursor);
+    if (!cursor.takeAfterSpace(/,?\s*along(?![a-z])/iy)) {
+      cursor.skipSpace();
+      return cursor.expected('box');
+    }
+    cursor.skipSpace();
+    const along = readDistance(cursor);
+    cursor.finish();
+    return {
+      entry: { kind: 'box', side, out, along, ...withNote(note) },
+      columns: { whole: column, distance },
+    };
+  },
+  write: ({ side, out, along }) =>
+    `  box ${side} ${writeDistance(out)} along ${writeDistance(along)}`,
+  describe: ({ side, out, along }) =>
+    `Boxed an obstacle on the ${side}: ${distanceWords(out)} out and back, ` +
+    `${distanceWords(along)} along; only the part along counts`,
+  attachesTo: 'leg',
+  station: null,
+  apply: (entry, reckoning) => reckoning.needsLeg() ?? reckoning.boxLastLeg(entry),
+});

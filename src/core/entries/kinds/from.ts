@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { readStationName, stationName, writeStationName } from '../../readings/name';
+import { openObject, optionalNote } from '../../readings/shape';
+import { entryKind, withNote } from '../entry-kind';
+import { finishWithNote } from '../trailing-note';
+
+const schema = openObject({ kind: z.literal('from'), station: stationName, note: optionalNote });
+
+/** `from STATION`: the next leg leaves from there. */
+export const fromKind = entryKind(schema)({
+  keyword: 'from',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const column = cursor.position;
+    const station = readStationName(cursor);
+    return {
+      entry: { kind: 'from', station, ...withNote(finishWithNote(cursor, note)) },
+      columns: { station: column, whole: column },
+    };
+  },
+  write: ({ station }) => `from ${writeStationName(station)}`,
+  describe: ({ station }) => `The next leg leaves from ${station}`,
+  attachesTo: null,
+  station: {
+    get: ({ station }) => station,
+    set: (entry, station) => ({ ...entry, station }),
+  },
+  apply: ({ station }, reckoning) => reckoning.leaveFrom(station),
+});

@@ -1,0 +1,144 @@
+import { z } from 'zod';
+import { bearingReading, writeBearing } from '../../readings/bearing';
+import type { Cursor } from '../../readings/cursor';
+import { distanceReading, writeDistance } from '../../readings/distance';
+import { groundName, readGround, takeUsualGround, writeGround } from '../../readings/ground';
+import { readStationName, stationName, writeStationName } from '../../readings/name';
+import { readBearing } from '../../readings/read-bearing';
+import { readDistance } from '../../readings/read-distance';
+import { openObject, optionalNote } from '../../readings/shape';
+import { readSlope, slopeFields, writeSlope } from '../../readings/slope';
+import { clockTime, readTime } from '../../readings/time';
+import type { North } from '../../units/bearing';
+import { describeLeg } from '../describe';
+import { entryKind, withNote, type Columns } from '../entry-kind';
+import { joinedNotes, takeMarkedNote, takeNoteToEnd, takeTrailingNote } from '../trailing-note';
+
+const schema = openObject({
+  kind: z.literal('leg'),
+  bearing: bearingReading,
+  distance: distanceReading,
+  back: bearingReading.optional(),
+  ...slopeFields,
+  ground: groundName.optional(),
+  time: clockTime.optional(),
+  /** The name of the station where it ends; a name that exists already is a return to it. */
+  to: stationName.optional(),
+  note: optionalNote,
+});
+type Leg = z.infer<typeof schema>;
+
+/** Between a bearing and its distance. */
+const SEPARATOR = /\s*(?:[,:/–—-]|for(?![a-z]))?\s*/iy;
+
+/**
+ * `BEARING DISTANCE [GROUND | on GROUND] [back BEARING] [up SLOPE | down SLOPE] [@HH:MM]
+ * [> STATION]`, the parts in any order, and the other ways in which people write them.
+ */
+export const legKind = entryKind(schema)({
+  keyword: null,
+  takesWholeLine: false,
+  read(cursor, note, { north }) {
+    const columns: Columns = { whole: cursor.position, bearing: cursor.position };
+    const bearing = readBearing(cursor, north);
+    cursor.take(SEPARATOR);
+    columns.distance = cursor.position;
+    const leg: Leg = { kind: 'leg', bearing, distance: readDistance(cursor) };
+    for (cursor.skipSpace(); !cursor.atEnd; cursor.skipSpace()) {
+      readPart(cursor, leg, columns, north);
+    }
+    return { entry: { ...leg, ...withNote(joinedNotes(leg.note, note)) }, columns };
+  },
+  write(leg, north) {
+    return [
+      writeBearing(leg.bearing, north),
+      writeDistance(leg.distance),
+      leg.ground && writeGround(leg.ground),
+      leg.back && `back ${writeBearing(leg.back, north)}`,
+      writeSlope(leg),
+      leg.time && `@${leg.time}`,
+      leg.to && `> ${writeStationName(leg.to)}`,
+    ]
+      .filter(Boolean)
+      .join(' ');
+  },
+  describe: (leg) => describeLeg(leg, null),
+  attachesTo: null,
+  station: {
+    get: (leg) => leg.to,
+    set: (leg, name) => ({ ...leg, to: name }),
+  },
+  apply: (leg, reckoning) => reckoning.addLeg(leg),
+});
+
+const ARROW = /(?:->|=>|→|>)|to(?![a-z])(?=\s+\S)/iy;
+const TIME = /@\s*|(?:at\s+)?(?=\d{1,2}:\d{2}(?!\d))|at\s+(?=\d{1,2}[.h]\d{2})/iy;
+const BACK = /(?:back|bb)(?![a-z])(?:[\s-]?(?:bearing|brg|azimuth)(?![a-z]))?\.?\s*[:=]?/iy;
+const PART = /(up|down|on)(?![a-z])/iy;
+/** `rough ground` is the ground rough. */
+const GROUND_NOUN = /\s+(?:ground|terrain)(?![a-z])/iy;
+
+/** The parts of a leg by what they begin with: where each is kept, and how it is read. */
+function readPart(cursor: Cursor, leg: Leg, columns: Columns, north: North): void {
+  const column = cursor.position;
+  if (cursor.take(ARROW)) {
+    refuseTwice(cursor, '>', leg.to, column);
+    cursor.skipSpace();
+    columns.to = cursor.position;
+    leg.to = readStationName(cursor);
+    return;
+  }
+  if (cursor.take(TIME)) {
+    refuseTwice(cursor, '@', leg.time, column);
+    leg.time = readTime(cursor);
+    return;
+  }
+  if (cursor.take(BACK)) {
+    refuseTwice(cursor, 'back', leg.back, column);
+    cursor.skipSpace();
+    columns.back = cursor.position;
+    leg.back = readBearing(cursor, north, 'back-bearing');
+    return;
+  }
+  const usual = takeUsualGround(cursor);
+  const word = usual ?? cursor.take(PART)?.[1]?.toLowerCase();
+  switch (word) {
+    case undefined:
+      return readRemark(cursor, leg, column);
+    case 'up':
+    case 'down':
+      refuseTwice(cursor, word, leg.slopeDegrees ?? leg.slopeRatio, column);
+      Object.assign(leg, readSlope(cursor, word));
+      return;
+    default:
+      refuseTwice(cursor, word, leg.ground, column);
+      leg.ground = usual ?? readGround(cursor);
+      cursor.take(GROUND_NOUN);
+  }
+}
+
+/** What is no part of a leg is its note, if it can be nothing else; or it is refused. */
+function readRemark(cursor: Cursor, leg: Leg, column: number): void {
+  const afterComma = cursor.take(/,\s*/y) !== null;
+  const note =
+    takeMarkedNote(cursor) ?? (afterComma ? takeNoteToEnd(cursor) : takeTrailingNote(cursor));
+  // After a comma another part may follow; a comma that ends the line ends nothing else.
+  if (note === null && afterComma && !cursor.atEnd) return refuseUnlessPart(cursor);
+  if (note === null) return cursor.expected('leg-part', undefined, column);
+  leg.note = joinedNotes(leg.note, note);
+}
+
+const PART_BEGINS =
+  /->|=>|[→>@]|to\s|(?:at\s+)?\d{1,2}[:.h]\d{2}|back|bb(?![a-z])|up(?![a-z])|down|on\s/iy;
+
+/** After a comma only a part may stand that begins as one. */
+function refuseUnlessPart(cursor: Cursor): void {
+  const start = cursor.position;
+  const isPart = cursor.sees(PART_BEGINS) || takeUsualGround(cursor) !== undefined;
+  cursor.position = start;
+  if (!isPart) cursor.expected('leg-part', undefined, start);
+}
+
+function refuseTwice(cursor: Cursor, part: string, there: unknown, column: number): void {
+  if (there !== undefined) cursor.refuse({ code: 'part-twice', part, found: part }, column);
+}

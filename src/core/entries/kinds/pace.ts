@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import type { Cursor } from '../../readings/cursor';
+import { groundName, readGround } from '../../readings/ground';
+import { readAmount, roundedReading } from '../../readings/number';
+import { LARGEST_READING, openObject, optionalNote, positiveAmount } from '../../readings/shape';
+import { plainDecimal } from '../../units/units';
+import { entryKind, withNote } from '../entry-kind';
+import { finishWithNote } from '../trailing-note';
+import { ABOVE_ZERO } from '../../units/ranges';
+
+const PACE_UNITS = ['per-100-m', 'metres', 'feet'] as const;
+type PaceUnit = (typeof PACE_UNITS)[number];
+
+const schema = openObject({
+  kind: z.literal('pace'),
+  unit: z.enum(PACE_UNITS),
+  value: positiveAmount,
+  /** The ground that it is for; without it, every ground that has no pace of its own. */
+  ground: groundName.optional(),
+  /** One sigma of a distance paced with it, in per cent. */
+  spreadPercent: z.number().gt(0).max(100).optional(),
+  note: optionalNote,
+});
+type PaceEntry = z.infer<typeof schema>;
+
+const UNIT_TEXT: Readonly<Record<PaceUnit, string>> = {
+  'per-100-m': 'per 100 m',
+  metres: 'm',
+  feet: 'ft',
+};
+const UNIT_WORDS: Readonly<Record<PaceUnit, string>> = {
+  'per-100-m': 'paces per 100 m',
+  metres: 'm a pace',
+  feet: 'ft a pace',
+};
+const PER_100_M =
+  /(?:(?:double\s+)?paces?|p)?\s*(?:per|\/|in|to)\s*100\s*m(?:et(?:re|er)s?)?(?![a-z])/iy;
+const METRES = /(?:m|metres?|meters?)(?![a-z])/iy;
+const CENTIMETRES = /(?:cm|centimetres?|centimeters?)(?![a-z])/iy;
+const FEET = /(?:ft|feet|foot)(?![a-z])\.?|['’′](?!['’′])/iy;
+const INCHES = /\s*(\d{1,2}(?:\.\d+)?)\s*(?:in(?:s|ch|ches)?(?![a-z])\.?|["”″]|['’′]{2})/iy;
+/** `154 cm a pace`. */
+const A_PACE = /\s*(?:a|per|\/)\s*pace(?![a-z])/iy;
+
+/** `pace [GROUND] N per 100 m | N m | N ft [spread P%]`: the length of one pace (two steps). */
+export const paceKind = entryKind(schema)({
+  keyword: 'pace',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const whole = cursor.position;
+    cursor.take(/on\s+/iy);
+    const ground = /[a-z]/i.test(cursor.next) ? readGround(cursor) : undefined;
+    cursor.skipSpace();
+    const column = cursor.position;
+    const { unit, value } = readLengthOfPace(cursor, column);
+    const spreadPercent = readSpread(cursor);
+    const remark = finishWithNote(cursor, note);
+    const entry: PaceEntry = { kind: 'pace', unit, value };
+    if (ground !== undefined) entry.ground = ground;
+    if (spreadPercent !== undefined) entry.spreadPercent = spreadPercent;
+    return { entry: { ...entry, ...withNote(remark) }, columns: { whole } };
+  },
+  write({ ground, value, unit, spreadPercent }) {
+    const spread = spreadPercent === undefined ? '' : ` spread ${plainDecimal(spreadPercent)}%`;
+    return `pace ${ground ? `${ground} ` : ''}${plainDecimal(value)} ${UNIT_TEXT[unit]}${spread}`;
+  },
+  describe({ ground, value, unit, spreadPercent }) {
+    const spread = spreadPercent === undefined ? '' : `, ±${spreadPercent} %`;
+    return `From here on${ground ? ` on ${ground}` : ''} ${value} ${UNIT_WORDS[unit]}${spread}`;
+  },
+  attachesTo: null,
+  station: null,
+  apply(entry, reckoning) {
+    reckoning.setPace(entry);
+    return null;
+  },
+});
+
+/** `65 per 100 m`, `65/100m`, `1.54 m`, `154 cm`, `5 ft 2 in`; without a unit asked back. */
+function readLengthOfPace(cursor: Cursor, column: number): Pick<PaceEntry, 'unit' | 'value'> {
+  const value = readAmount(cursor, 'pace');
+  cursor.inRange(value, 'pace', ABOVE_ZERO, LARGEST_READING, column);
+  const number = cursor.text.slice(column, cursor.position);
+  cursor.skipSpace();
+  if (cursor.take(PER_100_M)) return { unit: 'per-100-m', value };
+  if (cursor.take(CENTIMETRES)) return lengthOfPace(cursor, 'metres', roundedReading(value / 100));
+  if (cursor.take(METRES)) return lengthOfPace(cursor, 'metres', value);
+  if (cursor.take(FEET)) {
+    const inches = cursor.take(INCHES)?.[1];
+    const feet = inches === undefined ? value : roundedReading(value + Number(inches) / 12);
+    return lengthOfPace(cursor, 'feet', feet);
+  }
+  if (!cursor.atEnd) return cursor.expected('pace');
+  const nearest = [`${number} per 100 m`, `${number} m`];
+  const fault = { code: 'unexpected', found: '', expected: 'pace', nearest } as const;
+  return cursor.refuse(fault, cursor.position, column);
+}
+
+function lengthOfPace(cursor: Cursor, unit: 'metres' | 'feet', value: number) {
+  cursor.take(A_PACE);
+  return { unit, value };
+}
+
+/** A spread in per cent after the length of a pace. */
+function readSpread(cursor: Cursor): number | undefined {
+  if (!cursor.takeAfterSpace(/,?\s*(?:spread(?![a-z])|±|\+\/-)/iy)) return undefined;
+  cursor.skipSpace();
+  const column = cursor.position;
+  const value = readAmount(cursor, 'spread');
+  cursor.inRange(value, 'spread', ABOVE_ZERO, 100, column);
+  cursor.skipSpace();
+  return cursor.take(/%/y) ? value : cursor.expected('spread');
+}

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { northSchema } from '../../readings/bearing';
+import { readChoice } from '../../readings/choice';
+import { openObject, optionalNote } from '../../readings/shape';
+import { NORTHS } from '../../units/bearing';
+import { NORTH_WORDS } from '../describe';
+import { entryKind, withNote } from '../entry-kind';
+
+const schema = openObject({ kind: z.literal('read'), north: northSchema, note: optionalNote });
+
+/** `read NORTH`: which north bearings without a letter are from, on the lines that follow. */
+export const readKind = entryKind(schema)({
+  keyword: 'read',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const north = readChoice(cursor, NORTHS, 'north');
+    return { entry: { kind: 'read', north, ...withNote(note) }, columns: {} };
+  },
+  write: ({ north }) => `read ${north}`,
+  describe: ({ north }) => `From here on bearings are ${NORTH_WORDS[north]}`,
+  attachesTo: null,
+  station: null,
+  apply({ north }, reckoning) {
+    reckoning.setReadingNorth(north);
+    return null;
+  },
+});

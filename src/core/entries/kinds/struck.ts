@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { isOneLine, LONGEST_NOTE, noteText, ONE_LINE, openObject } from '../../readings/shape';
+import { entryKind } from '../entry-kind';
+
+const LONGEST_LINE = 5000;
+const STRUCK = new RegExp(
+  String.raw`(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d{1,9})?(?:Z|[+-]\d{2}:\d{2}))` +
+    String.raw`\s*\|([^|]*)\|\s*(\S.*)`,
+  'y',
+);
+
+const schema = openObject({
+  kind: z.literal('struck'),
+  at: z.iso.datetime({ offset: true }),
+  reason: noteText.refine((text) => !text.includes('|'), 'a reason without |').optional(),
+  was: z.string().min(1).max(LONGEST_LINE).refine(isOneLine, ONE_LINE),
+});
+
+/** `struck TIME | REASON | LINE`: a line that was struck out. It counts for nothing. */
+export const struckKind = entryKind(schema)({
+  keyword: 'struck',
+  takesWholeLine: true,
+  read(cursor) {
+    const column = cursor.position;
+    const [, at = '', why = '', line = ''] = cursor.take(STRUCK) ?? [];
+    const was = line.trim();
+    if (Number.isNaN(Date.parse(at)) || was.length > LONGEST_LINE) {
+      return cursor.expected('struck', undefined, column);
+    }
+    const reason = why.trim().slice(0, LONGEST_NOTE);
+    const given = reason === '' ? {} : { reason };
+    return { entry: { kind: 'struck', at, ...given, was }, columns: {} };
+  },
+  write: ({ at, reason, was }) => `  struck ${at} | ${reason ?? ''} | ${was}`,
+  describe: ({ was }) => `Struck out: ${was}`,
+  attachesTo: 'line',
+  station: null,
+  apply: () => null,
+});

@@ -1,0 +1,37 @@
+import { withNote } from '../../entries/entry-kind';
+import { isProjection, type ConvergenceSetting } from '../../model/header';
+import { readAngle, writeAngle } from '../../readings/angle';
+import type { Cursor } from '../../readings/cursor';
+import type { HeaderLine } from './header-line';
+
+/** `convergence model | ANGLE | proj DEFINITION`: between true and grid north. */
+export const convergenceLine: HeaderLine = {
+  keyword: 'convergence',
+  once: 'convergence',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const setting = readConvergence(cursor);
+    cursor.finish();
+    return { convergence: { ...setting, ...withNote(note) } };
+  },
+  write: ({ convergence }) =>
+    convergence ? { text: writeConvergence(convergence), note: convergence.note } : null,
+};
+
+function readConvergence(cursor: Cursor): ConvergenceSetting {
+  if (cursor.take(/model(?![a-z])/iy)) return { source: 'model' };
+  if (!cursor.take(/proj(?=\s)/iy)) {
+    return { source: 'typed', angle: readAngle(cursor, 'convergence') };
+  }
+  cursor.skipSpace();
+  const column = cursor.position;
+  const definition = cursor.rest().replace(/\s+/g, ' ');
+  if (isProjection(definition)) return { source: 'projection', definition };
+  return cursor.expected('projection', undefined, column);
+}
+
+/** A convergence as what follows its keyword in a log. */
+export function writeConvergence(setting: ConvergenceSetting): string {
+  if (setting.source === 'typed') return writeAngle(setting.angle);
+  return setting.source === 'model' ? 'model' : `proj ${setting.definition}`;
+}

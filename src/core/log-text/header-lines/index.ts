@@ -1,0 +1,25 @@
+import { convergenceLine } from './convergence';
+import { correctionLine } from './correction';
+import { dateLine } from './date';
+import { declinationLine } from './declination';
+import { formatLine } from './format';
+import type { HeaderLine } from './header-line';
+import { outingLine } from './outing';
+import { showLine } from './show';
+import { startLine } from './start';
+
+/** The lines of a log's header, in the order in which they are written. */
+export const HEADER_LINES: readonly HeaderLine[] = [
+  formatLine,
+  outingLine,
+  dateLine,
+  startLine,
+  declinationLine,
+  correctionLine,
+  convergenceLine,
+  showLine,
+];
+
+export const HEADER_LINE_BY_KEYWORD: ReadonlyMap<string, HeaderLine> = new Map(
+  HEADER_LINES.map((line) => [line.keyword, line]),
+);

@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { angleReading } from '../readings/angle';
+import { northSchema } from '../readings/bearing';
+import { LONGEST_NAME, startName } from '../readings/name';
+import { positionSchema } from '../readings/position';
+import { isOneLine, ONE_LINE, openObject, optionalNote } from '../readings/shape';
+import { calendarDay, FIRST_YEAR, LAST_YEAR } from '../readings/calendar';
+import { clockTime } from '../readings/time';
+
+const declination = z.discriminatedUnion('source', [
+  openObject({ source: z.literal('none'), note: optionalNote }),
+  openObject({ source: z.literal('model'), note: optionalNote }),
+  openObject({ source: z.literal('typed'), angle: angleReading, note: optionalNote }),
+  openObject({
+    source: z.literal('margin'),
+    angle: angleReading,
+    year: z.number().int().min(FIRST_YEAR).max(LAST_YEAR),
+    month: z.number().int().min(1).max(12).optional(),
+    changePerYear: angleReading,
+    note: optionalNote,
+  }),
+]);
+export type DeclinationSetting = z.infer<typeof declination>;
+export type MarginDeclination = Extract<DeclinationSetting, { source: 'margin' }>;
+
+/**
+ * The declination methods: magnetic only, apply declination, adjusted compass, fixed declination
+ * scale, ignore declination, map with magnetic meridians. The names are those of the file format.
+ */
+export const CORRECTIONS = [
+  'none',
+  'by-sum',
+  'compass-set',
+  'by-mark',
+  'left-out',
+  'magnetic-map',
+] as const;
+export type Correction = (typeof CORRECTIONS)[number];
+
+const LONGEST_PROJECTION = 300;
+
+/** True for a proj definition: one line of `+key=value` words, the first one `+proj=`. */
+export const isProjection = (text: string) =>
+  text.length <= LONGEST_PROJECTION && /^\+proj=[\w-]+( \+[\w-]+(=[\w.,+-]+)?)*$/.test(text);
+
+const convergence = z.discriminatedUnion('source', [
+  openObject({ source: z.literal('model'), note: optionalNote }),
+  openObject({
+    source: z.literal('projection'),
+    definition: z.string().refine(isProjection, 'a projection: +proj=… and further +words'),
+    note: optionalNote,
+  }),
+  openObject({ source: z.literal('typed'), angle: angleReading, note: optionalNote }),
+]);
+export type ConvergenceSetting = z.infer<typeof convergence>;
+
+/** The fields of an outing that hold for all of it. */
+export const headerFields = {
+  name: z.string().max(LONGEST_NAME).refine(isOneLine, ONE_LINE),
+  date: openObject({
+    day: calendarDay,
+    time: clockTime.optional(),
+    note: optionalNote,
+  }).optional(),
+  start: openObject({
+    name: startName,
+    position: positionSchema.optional(),
+    note: optionalNote,
+  }),
+  declination,
+  /** Without it: declination applied where one is set, else magnetic only. */
+  correction: openObject({ how: z.enum(CORRECTIONS), note: optionalNote }).optional(),
+  convergence: convergence.optional(),
+  show: openObject({ north: northSchema, note: optionalNote }),
+};
+export const headerSchema = openObject(headerFields);
+export type Header = z.infer<typeof headerSchema>;

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { entrySchema, type Leg } from '../entries/entry';
+import { openObject } from '../readings/shape';
+import { headerFields, type Header } from './header';
+
+/** The longest id of an outing or a calibration. */
+export const recordId = z.string().min(1).max(100);
+
+/** An outing: everything as it was read, and nothing that can be computed. */
+export const outingSchema = openObject({
+  id: recordId,
+  ...headerFields,
+  entries: z.array(entrySchema),
+});
+export type Outing = z.infer<typeof outingSchema>;
+
+/** An outing with an empty log. */
+export const blankOuting = (id: string, name = ''): Outing => ({
+  id,
+  name,
+  start: { name: 'Start' },
+  declination: { source: 'none' },
+  show: { north: 'magnetic' },
+  entries: [],
+});
+
+/** The header of an outing: all of it but its id and its entries. */
+export function headerOf(outing: Outing): Header {
+  const { id: _id, entries: _entries, ...rest } = outing;
+  return rest;
+}
+
+/** The leg at an entry. Throws RangeError where another kind of line is: a slip of the caller. */
+export function legAtEntry({ entries }: Outing, index: number): Leg {
+  const entry = entries[index];
+  if (entry?.kind !== 'leg') throw new RangeError(`entry ${index} is not a leg`);
+  return entry;
+}

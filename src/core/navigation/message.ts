@@ -1,0 +1,74 @@
+import { positionOfStation } from '../survey/positions';
+import { stationName, type Solution } from '../survey/solution';
+import { bearingDigits } from '../units/angle';
+import { placeOnMap, positionErrorEllipse } from './position-error';
+import { roundUpToFive } from './rounding';
+import { isThere, wayHome } from './ways/way';
+
+/** The longest text of one short message over two parts; most phones and radios take it. */
+const MOST_CHARACTERS = 300;
+const MOST_NAME_CHARACTERS = 40;
+const MOST_NEED_CHARACTERS = 60;
+
+const shortened = (text: string, most: number) =>
+  text.length <= most ? text : `${text.slice(0, most - 1)}…`;
+
+/** What the log can't know of who sends a message; empty for what is left out. */
+export interface Sender {
+  readonly name: string;
+  /** How many are with them, or who. */
+  readonly party: string;
+  readonly need: string;
+}
+
+const NO_SENDER: Sender = { name: '', party: '', need: '' };
+
+/** Who sends it, and what they need, each as a sentence. */
+function senderWords({ name, party, need }: Sender): { who: string; wants: string } {
+  const who = [name, party].map((text) => shortened(text.trim(), MOST_NAME_CHARACTERS));
+  const wanted = shortened(need.trim(), MOST_NEED_CHARACTERS);
+  const given = who.filter((text) => text !== '').join(', ');
+  return { who: given && `${given}. `, wants: wanted && ` Need: ${wanted}.` };
+}
+
+/** Where one is on the earth and how sure, in brackets; empty where that isn't known. */
+function whereWords(solution: Solution): string {
+  const place = positionOfStation(solution.places, solution.current);
+  if (!place) return '';
+  const { latitude, longitude } = place;
+  const at = `${latitude.toFixed(4)} ${longitude.toFixed(4)}`;
+  if (solution.current === 0) return ` (${at})`;
+  const { semiMajorMetres } = placeOnMap(solution, solution.current);
+  return ` (${at}, within ${roundUpToFive(semiMajorMetres)} m)`;
+}
+
+/**
+ * A message to send or read out: who, where and how sure, the way home, how sure, what is needed,
+ * and when; plain letters, under 300 characters. `time` is the clock as the person reads it, HH:MM.
+ */
+export function message(solution: Solution, time: string, sender: Sender = NO_SENDER): string {
+  const { current, legs, walkedMetres } = solution;
+  const home = wayHome(solution);
+  const at = shortened(stationName(solution, current), MOST_NAME_CHARACTERS);
+  const to = shortened(stationName(solution, 0), MOST_NAME_CHARACTERS);
+  const where = whereWords(solution);
+  const { who, wants } = senderWords(sender);
+  if (isThere(home))
+    return shortened(`${time} ${who}At ${to}${where}.${wants}`, MOST_CHARACTERS - 1);
+  const bearings = (['magnetic', 'true'] as const)
+    .flatMap((north) => {
+      const degrees = home.bearing[north];
+      return degrees === null ? [] : [`${bearingDigits(degrees)} ${north}`];
+    })
+    .join(' / ');
+  const within = roundUpToFive(positionErrorEllipse(solution, current, 0).semiMajorMetres);
+  const walked = ` Walked ${Math.round(walkedMetres)} m in ${legs.count} legs.`;
+  const text =
+    `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
+    `${Math.round(home.distanceMetres)} m, within ${within} m (95%).`;
+  // What was walked is the first to go where there is no room.
+  return shortened(
+    text.length + walked.length < MOST_CHARACTERS ? text + walked : text,
+    MOST_CHARACTERS - 1,
+  );
+}

@@ -1,0 +1,81 @@
+import type { Aim, BoxReadings, FieldFault, LegReadings } from '../entries/reckoning';
+import type { PaceReadings, Reckoning } from '../entries/reckoning';
+import type { Field } from '../faults/fault';
+import type { BearingReading } from '../readings/bearing';
+import type { LengthReading } from '../readings/distance';
+import { fillRow, paceFault } from '../survey/dead-reckoning/leg-row';
+import { generalPace, northFault } from '../survey/log-state';
+import { unknownStation } from '../survey/dead-reckoning/reducer';
+import { stationNamed, type Solution } from '../survey/solution';
+import { computePoints, emptyTraverse } from '../survey/dead-reckoning/traverse';
+import type { North } from '../units/bearing';
+import { ORIGIN, sumOf, vectorBetween, type PlanePoint } from '../units/plane';
+import type { Degrees, Metres } from '../units/units';
+import { wayAlong, type Way } from './ways/way';
+
+/** A leg that is being typed: where it would end, and the way home from there. */
+export interface PreviewLeg {
+  readonly bearingDegrees: Degrees;
+  readonly lengthMetres: Metres;
+  readonly start: PlanePoint;
+  readonly end: PlanePoint;
+  readonly home: Way;
+}
+
+/** Follows one more line of a log, at a cost that doesn't grow with it; changes nothing. */
+export class PreviewReckoning implements Reckoning {
+  /** The leg, once the line was one. */
+  leg: PreviewLeg | null = null;
+
+  constructor(private readonly solution: Solution) {}
+
+  addLeg(leg: LegReadings): FieldFault | null {
+    const { end, errors, places, current, legs, names } = this.solution;
+    const one = emptyTraverse(1);
+    const wrong = fillRow(one, 1, leg, end, errors);
+    if (wrong) return wrong;
+    const taken = leg.to === undefined ? names.numberFault(legs.count + 1) : null;
+    if (taken) return { fault: taken, field: 'whole' };
+    computePoints(one, 1, 1);
+    const start = places.at(current);
+    const vector = { east: one.east[1] ?? 0, north: one.north[1] ?? 0 };
+    const arrival = sumOf(start, vector);
+    // The way home leaves from the station: a return leaves it where it was.
+    const station = leg.to === undefined ? undefined : stationNamed(this.solution, leg.to);
+    const from = station === undefined ? arrival : places.at(station);
+    this.leg = {
+      bearingDegrees: one.bearingDegrees[1] ?? 0,
+      lengthMetres: one.lengthMetres[1] ?? 0,
+      start,
+      end: arrival,
+      home: wayAlong(places.frame, vectorBetween(from, ORIGIN), generalPace(end)),
+    };
+    return null;
+  }
+
+  boxLastLeg(_box: BoxReadings): FieldFault | null {
+    return null;
+  }
+
+  leaveFrom(station: string): FieldFault | null {
+    const known = stationNamed(this.solution, station) !== undefined;
+    return known ? null : unknownStation(station, this.solution.names);
+  }
+
+  needsLeg(): FieldFault | null {
+    return this.solution.legs.count > 0 ? null : { fault: { code: 'no-leg-yet' }, field: 'whole' };
+  }
+
+  needsPace(...lengths: (LengthReading | null)[]): FieldFault | null {
+    const { legs } = this.solution;
+    return paceFault(lengths, legs.count > 0 ? legs.leg(legs.count).paceMetres : NaN);
+  }
+
+  needsNorth(bearing: BearingReading, field: Field): FieldFault | null {
+    return northFault(this.solution.end, bearing, field);
+  }
+
+  setReadingNorth(_north: North): void {}
+  setAim(_aim: Aim): void {}
+  setPace(_pace: PaceReadings): void {}
+}

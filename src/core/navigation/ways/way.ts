@@ -1,0 +1,43 @@
+import { fromEachNorth, type BearingFromEach } from '../../north/norths';
+import { generalPace } from '../../survey/log-state';
+import type { Frame } from '../../survey/places';
+import type { Solution } from '../../survey/solution';
+import { nearestCompassPoint, type CompassPoint } from '../../units/angle';
+import type { North } from '../../units/bearing';
+import { azimuthOf, lengthOf, type PlanePoint } from '../../units/plane';
+import type { Metres } from '../../units/units';
+
+/** A straight stretch to walk. */
+export interface Way {
+  readonly distanceMetres: Metres;
+  /** Null when no pace length is known. */
+  readonly paces: number | null;
+  readonly bearing: BearingFromEach;
+  /** One of eight: of the true direction where it is known, else of the magnetic one. */
+  readonly compassPoint: CompassPoint;
+  readonly compassPointNorth: North;
+}
+
+/** The way along a vector. At no distance the bearing is 0 and means nothing. */
+export function wayAlong(frame: Frame, vector: PlanePoint, paceMetres: Metres | null): Way {
+  const bearing = { degrees: azimuthOf(vector), north: frame.north };
+  const distanceMetres = lengthOf(vector);
+  return {
+    distanceMetres,
+    paces: paceMetres === null ? null : distanceMetres / paceMetres,
+    bearing: fromEachNorth(bearing, frame.norths),
+    compassPoint: nearestCompassPoint(bearing.degrees),
+    compassPointNorth: frame.north,
+  };
+}
+
+/** The straight way between two stations, in paces of the general length. */
+export const way = ({ places, end }: Solution, from: number, to: number): Way =>
+  wayAlong(places.frame, places.relative(from, to), generalPace(end));
+
+/** The straight way home from where the traveller is. */
+export const wayHome = (solution: Solution): Way => way(solution, solution.current, 0);
+
+/** Nearer than this one is there: within a stride, and below what any log tells. */
+const THERE_METRES = 1;
+export const isThere = ({ distanceMetres }: Way): boolean => distanceMetres < THERE_METRES;

@@ -1,0 +1,133 @@
+import type { Fault } from '../faults/fault';
+import type { Correction, DeclinationSetting, Header, MarginDeclination } from '../model/header';
+import { angleEast } from '../readings/angle';
+import { fail, ok, type Result } from '../units/result';
+import type { Degrees } from '../units/units';
+import type { EarthModels, FieldAtPlace } from './earth-models';
+import type { Norths } from './norths';
+
+const MILLISECONDS_PER_YEAR = 365.2425 * 86_400_000;
+const MID_YEAR_MONTH = 7;
+
+/** Years from a margin's date to a day: from the first of its month, or 1 July of its year. */
+export function yearsSinceMargin(
+  margin: Pick<MarginDeclination, 'year' | 'month'>,
+  day: string,
+): number {
+  const stated = Date.UTC(margin.year, (margin.month ?? MID_YEAR_MONTH) - 1, 1);
+  return (Date.parse(`${day}T00:00:00Z`) - stated) / MILLISECONDS_PER_YEAR;
+}
+
+/** Declination by a map margin on a day: angle + annual change × years (days / 365.2425). */
+export const marginDeclination = (margin: MarginDeclination, day: string): Degrees =>
+  angleEast(margin.angle) + angleEast(margin.changePerYear) * yearsSinceMargin(margin, day);
+
+/** The angles in use on an outing, and how well its declination is known. */
+export interface OutingNorths extends Norths {
+  readonly declinationSource: DeclinationSetting['source'];
+  /** One sigma; 0 for a typed declination or a map margin. */
+  readonly declinationSigmaDegrees: Degrees;
+  readonly correction: Correction;
+  /** The declination as set, also where the method ignores it or needs none; null for none. */
+  readonly statedEast: Degrees | null;
+  /** What the field model says at the start; null without a position, a date or the model. */
+  readonly field: FieldAtPlace | null;
+}
+
+export interface NorthsFault {
+  readonly fault: Fault;
+  readonly header: 'declination' | 'convergence';
+}
+
+/** The declination method: as the outing says, else applied where a declination is set. */
+export const correctionOf = ({ correction, declination }: Header): Correction =>
+  correction?.how ?? (declination.source === 'none' ? 'none' : 'by-sum');
+
+/** What the model says at the start, where it has all that it needs and accepts the day. */
+function fieldAtStart({ start, date }: Header, models: EarthModels | null): FieldAtPlace | null {
+  if (!models || !start.position || !date) return null;
+  const found = models.declination(start.position, date.day);
+  return found.ok ? found.value : null;
+}
+
+interface StatedDeclination {
+  readonly east: Degrees | null;
+  readonly sigma: Degrees;
+}
+
+function statedDeclination(
+  { declination: setting, start, date }: Header,
+  models: EarthModels | null,
+): Result<StatedDeclination, Fault> {
+  switch (setting.source) {
+    case 'none':
+      return ok({ east: null, sigma: 0 });
+    case 'typed':
+      return ok({ east: angleEast(setting.angle), sigma: 0 });
+    case 'margin':
+      if (!date) return fail({ code: 'model-needs', what: 'date' });
+      return ok({ east: marginDeclination(setting, date.day), sigma: 0 });
+    case 'model': {
+      if (!start.position) return fail({ code: 'model-needs', what: 'position' });
+      if (!date) return fail({ code: 'model-needs', what: 'date' });
+      if (!models) return fail({ code: 'model-not-loaded' });
+      const found = models.declination(start.position, date.day);
+      if (!found.ok) return found;
+      return ok({ east: found.value.eastDegrees, sigma: found.value.sigmaDegrees });
+    }
+  }
+}
+
+function convergenceOf(
+  { convergence: setting, start }: Header,
+  models: EarthModels | null,
+): Result<Degrees, Fault> {
+  if (!setting) return ok(0);
+  if (setting.source === 'typed') return ok(angleEast(setting.angle));
+  if (!start.position) return fail({ code: 'model-needs', what: 'position' });
+  if (!models) return fail({ code: 'model-not-loaded' });
+  const definition = setting.source === 'projection' ? setting.definition : undefined;
+  return models.convergence(start.position, definition);
+}
+
+/** The angles that each method computes with. */
+function anglesInUse(correction: Correction, stated: Degrees | null, grid: Degrees): Norths {
+  switch (correction) {
+    case 'none':
+      return { declinationEast: null, convergenceEast: 0 };
+    case 'left-out':
+      return { declinationEast: stated, convergenceEast: 0, mapReadAsMagnetic: true };
+    case 'magnetic-map':
+      return { declinationEast: stated, convergenceEast: stated ?? 0, gridIsMagnetic: true };
+    default:
+      return { declinationEast: stated, convergenceEast: grid };
+  }
+}
+
+/** The angles between the norths of an outing. A model that it asks for must be given. */
+export function outingNorths(
+  header: Header,
+  models: EarthModels | null,
+): Result<OutingNorths, NorthsFault> {
+  const correction = correctionOf(header);
+  const stated = statedDeclination(header, models);
+  if (!stated.ok) return fail({ fault: stated.fault, header: 'declination' });
+  const convergence = convergenceOf(header, models);
+  if (!convergence.ok) return fail({ fault: convergence.fault, header: 'convergence' });
+  return ok({
+    ...anglesInUse(correction, stated.value.east, convergence.value),
+    declinationSource: header.declination.source,
+    declinationSigmaDegrees: stated.value.sigma,
+    correction,
+    statedEast: stated.value.east,
+    field: fieldAtStart(header, models),
+  });
+}
+
+/** True when an outing asks for a model, which then has to be loaded before it can be solved. */
+export const needsEarthModels = ({ declination, convergence }: Header): boolean =>
+  declination.source === 'model' || (convergence !== undefined && convergence.source !== 'typed');
+
+/** True when the models could check what an outing says: it has a position and a day. */
+export const canUseEarthModels = (header: Header): boolean =>
+  needsEarthModels(header) || (header.start.position !== undefined && header.date !== undefined);

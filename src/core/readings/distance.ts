@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import {
+  METRES_PER_FOOT,
+  METRES_PER_KILOMETRE,
+  METRES_PER_MILE,
+  METRES_PER_YARD,
+  plainDecimal,
+  type Metres,
+} from '../units/units';
+import { openObject, positiveAmount } from './shape';
+
+export const LENGTH_UNITS = [
+  'paces',
+  'steps',
+  'metres',
+  'kilometres',
+  'feet',
+  'yards',
+  'miles',
+] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
+
+/** A count or a length. */
+const lengthReading = openObject({ unit: z.enum(LENGTH_UNITS), value: positiveAmount });
+export type LengthReading = z.infer<typeof lengthReading>;
+
+/** A distance as it was read: a count, a length, or minutes at a speed. */
+export const distanceReading = z.discriminatedUnion('unit', [
+  lengthReading,
+  openObject({
+    unit: z.literal('minutes'),
+    value: positiveAmount,
+    kilometresPerHour: positiveAmount,
+  }),
+]);
+export type DistanceReading = z.infer<typeof distanceReading>;
+
+/** Metres along the ground; NaN for a count of paces where no pace length is known. */
+export function metresAlong(reading: DistanceReading, paceLength: Metres): Metres {
+  switch (reading.unit) {
+    case 'paces':
+      return reading.value * paceLength;
+    case 'steps':
+      return (reading.value * paceLength) / 2;
+    case 'metres':
+      return reading.value;
+    case 'kilometres':
+      return reading.value * METRES_PER_KILOMETRE;
+    case 'feet':
+      return reading.value * METRES_PER_FOOT;
+    case 'yards':
+      return reading.value * METRES_PER_YARD;
+    case 'miles':
+      return reading.value * METRES_PER_MILE;
+    case 'minutes':
+      return (reading.value / 60) * reading.kilometresPerHour * METRES_PER_KILOMETRE;
+  }
+}
+
+/** The unit that a bare length on a leg is in: the leg's own, or metres for one that was timed. */
+export const bareUnitOf = ({ unit }: DistanceReading): LengthUnit =>
+  unit === 'minutes' ? 'metres' : unit;
+
+const UNIT_TEXT: Readonly<Record<LengthUnit, string>> = {
+  paces: 'p',
+  steps: 's',
+  metres: 'm',
+  kilometres: 'km',
+  feet: 'ft',
+  yards: 'yd',
+  miles: 'mi',
+};
+
+/** A distance as written in a log. */
+export const writeDistance = (reading: DistanceReading): string =>
+  reading.unit === 'minutes'
+    ? `${plainDecimal(reading.value)}min@${plainDecimal(reading.kilometresPerHour)}kmh`
+    : plainDecimal(reading.value) + UNIT_TEXT[reading.unit];

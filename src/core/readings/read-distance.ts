@@ -1,0 +1,130 @@
+import { ABOVE_ZERO } from '../units/ranges';
+import { METRES_PER_MILE } from '../units/units';
+import type { Cursor } from './cursor';
+import type { DistanceReading, LengthReading, LengthUnit } from './distance';
+import { readAmount, roundedReading } from './number';
+import { LARGEST_READING } from './shape';
+
+/** What a person writes for a unit. Hours and inches are read only beside minutes and feet. */
+const UNIT_WORDS: Readonly<Record<LengthUnit | 'minutes' | 'hours' | 'inches', string>> = {
+  paces: 'p pc pcs pace paces dp dbl dbls double doubles',
+  steps: 's step steps single singles',
+  metres: 'm mtr mtrs metre metres meter meters',
+  kilometres: 'km kms kilometre kilometres kilometer kilometers',
+  feet: 'ft foot feet',
+  yards: 'yd yds yard yards',
+  miles: 'mi mile miles',
+  minutes: 'min mins minute minutes',
+  hours: 'h hr hrs hour hours',
+  inches: 'in ins inch inches',
+};
+type WrittenUnit = keyof typeof UNIT_WORDS;
+
+const UNIT_OF_WORD: ReadonlyMap<string, WrittenUnit> = new Map(
+  (Object.keys(UNIT_WORDS) as WrittenUnit[]).flatMap((unit) =>
+    UNIT_WORDS[unit].split(' ').map((word) => [word, unit] as const),
+  ),
+);
+
+/** The words and signs that are units, for readers that must not take one for a note. */
+export const UNIT_NAMES: ReadonlySet<string> = new Set(UNIT_OF_WORD.keys());
+
+/** A smaller unit that may follow a larger one, and how many make one: `25 ft 6 in`. */
+const SMALLER: Partial<Record<WrittenUnit, Partial<Record<WrittenUnit, number>>>> = {
+  kilometres: { metres: 1000 },
+  miles: { yards: 1760, feet: 5280 },
+  yards: { feet: 3, inches: 36 },
+  feet: { inches: 12 },
+  hours: { minutes: 60 },
+};
+
+const LETTERS = /[a-z]+/iy;
+/** Two words for one unit: a double pace is a pace, a single pace is a step. */
+const DOUBLE_OR_SINGLE = /(double|dbl|single)s?[\s-]+(?:paces?|steps?|pcs?)(?![a-z])\.?/iy;
+const FOOT_SIGN = /['’′](?!['’′])/y;
+const INCH_SIGN = /["”″]|['’′]{2}/y;
+const ABBREVIATED = /\.(?=\s|$|[,;>@])/y;
+const AT_SPEED = /\s*(?:@|at(?![a-z]))\s*(?=\d)/iy;
+const SPEED_UNIT = /\s*(?:(kmh|km\/h|kph|km\s?an?\s?hour|km per hour)|(mph))(?![a-z])/iy;
+const BETWEEN = /\s*,?\s*(?:and\s+)?(?=[\d½⅓⅔¼¾⅛⅜⅝⅞])/iy;
+const BOUNDARY = /[\s>@,;:()[\]–—→-]|$/y;
+
+/**
+ * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `4min@3kmh`, the unit
+ * apart or in full, two units of one kind (`25 ft 6 in`); a number alone is paces.
+ */
+export function readDistance(cursor: Cursor): DistanceReading {
+  const start = cursor.position;
+  const { value, unit } = readSum(cursor);
+  cursor.inRange(value, 'distance', ABOVE_ZERO, LARGEST_READING, start);
+  if (unit === 'inches') return cursor.expected('distance-unit', undefined, start);
+  if (unit !== 'minutes' && unit !== 'hours') return { unit: unit ?? 'paces', value };
+  const kilometresPerHour = readSpeed(cursor);
+  const minutes = unit === 'hours' ? roundedReading(value * 60) : value;
+  return { unit: 'minutes', value: minutes, kilometresPerHour };
+}
+
+/** A count or a length, or 0; a bare number is in the unit given. */
+export function readLength(cursor: Cursor, bare: LengthUnit): LengthReading {
+  const start = cursor.position;
+  const { value, unit } = readSum(cursor);
+  cursor.inRange(value, 'distance', 0, LARGEST_READING, start);
+  if (unit === 'minutes' || unit === 'hours' || unit === 'inches') {
+    return cursor.expected('distance-unit', undefined, start);
+  }
+  return { unit: unit ?? bare, value };
+}
+
+/** A number with its unit, and a second one in a smaller unit added to it. */
+function readSum(cursor: Cursor): { value: number; unit: WrittenUnit | undefined } {
+  const value = readAmount(cursor, 'distance');
+  const unit = readUnit(cursor);
+  const smaller = unit && SMALLER[unit];
+  const before = cursor.position;
+  if (!smaller || !cursor.take(BETWEEN)) return { value, unit };
+  const part = readAmount(cursor, 'distance');
+  const partUnit = readUnit(cursor);
+  const makeOne = partUnit && smaller[partUnit];
+  if (makeOne === undefined) {
+    cursor.position = before;
+    return { value, unit };
+  }
+  // Without the noise of the division, and fine enough for hours to become whole minutes.
+  return { value: Math.round((value + part / makeOne) * 1e9) / 1e9, unit };
+}
+
+/** The unit after a number; undefined where none is written. */
+function readUnit(cursor: Cursor): WrittenUnit | undefined {
+  const afterNumber = cursor.position;
+  cursor.skipSpace();
+  const unitAt = cursor.position;
+  const first = cursor.next;
+  if (unitAt === afterNumber && cursor.take(INCH_SIGN)) return 'inches';
+  if (unitAt === afterNumber && cursor.take(FOOT_SIGN)) return 'feet';
+  const two = /[ds]/i.test(first) && cursor.take(DOUBLE_OR_SINGLE)?.[1]?.toLowerCase();
+  if (two) return two === 'single' ? 'steps' : 'paces';
+  const letters = cursor.take(LETTERS)?.[0].toLowerCase();
+  const unit = letters === undefined ? undefined : UNIT_OF_WORD.get(letters);
+  if (unit) {
+    cursor.take(ABBREVIATED);
+    return unit;
+  }
+  const glued = unitAt === afterNumber;
+  if (letters && glued) return cursor.expected('distance-unit', undefined, unitAt);
+  cursor.position = afterNumber;
+  if (!letters && !cursor.atEnd && !cursor.sees(BOUNDARY)) cursor.expected('distance-unit');
+  return undefined;
+}
+
+const KILOMETRES_PER_MILE = METRES_PER_MILE / 1000;
+
+/** `@3kmh` after the minutes: without its unit a speed is not guessed. */
+function readSpeed(cursor: Cursor): number {
+  if (!cursor.take(AT_SPEED)) return cursor.expected('speed');
+  const speedAt = cursor.position;
+  const speed = readAmount(cursor, 'speed');
+  const [unit, , miles] = cursor.take(SPEED_UNIT) ?? [];
+  if (unit === undefined) return cursor.expected('speed', undefined, speedAt);
+  cursor.inRange(speed, 'speed', ABOVE_ZERO, LARGEST_READING, speedAt);
+  return miles === undefined ? speed : roundedReading(speed * KILOMETRES_PER_MILE);
+}

@@ -1,0 +1,100 @@
+import { median } from 'd3-array';
+import { MINUTES_PER_DAY, minutesOfDay } from '../units/clock';
+import { lengthOf, vectorBetween } from '../units/plane';
+import type { Metres } from '../units/units';
+import { walkLog } from './log-walk';
+import type { Solution } from './solution';
+
+/** What was walked between two times that were noted. */
+export interface TimedStretch {
+  /** The entry that its end was noted on. */
+  readonly entry: number;
+  readonly from: string;
+  readonly to: string;
+  readonly minutes: number;
+  /** All that was walked between, the way to a station that a `from` names included. */
+  readonly metres: Metres;
+}
+
+/** A time that is earlier than the one before it, by too little to be of the next day. */
+interface ClockSlip {
+  readonly entry: number;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** The times of an outing, in the order of its lines. */
+export interface OutingTimes {
+  readonly stretches: readonly TimedStretch[];
+  readonly slips: readonly ClockSlip[];
+  /** The last time, in minutes since the midnight before the first one; null for none. */
+  readonly lastMinutes: number | null;
+}
+
+/** A clock that goes back by less is a slip of the pen; by more, a night has passed. */
+const MOST_SLIP_MINUTES = 3 * 60;
+
+interface Clock {
+  readonly time: string;
+  /** Since the midnight before the first time. */
+  readonly minutes: number;
+}
+
+/**
+ * The times noted on an outing: days roll over, and a slip back is told and passed over. A step off
+ * a path begins a stretch of its own.
+ */
+export function timesOf(solution: Solution): OutingTimes {
+  const { outing, places } = solution;
+  const stretches: TimedStretch[] = [];
+  const slips: ClockSlip[] = [];
+  const startTime = outing.date?.time;
+  let last: Clock | null = startTime ? { time: startTime, minutes: minutesOfDay(startTime) } : null;
+  let [metres, station] = [0, 0];
+  for (const { entry, index, leg, station: now } of walkLog(solution)) {
+    // A `from` is a walk too, which nobody logged: at least the straight way.
+    if (entry.kind === 'from')
+      metres += lengthOf(vectorBetween(places.at(station), places.at(now)));
+    if (entry.kind === 'leg' && leg) metres += leg.metres;
+    station = now;
+    const time = entry.kind === 'leg' || entry.kind === 'out' ? entry.time : undefined;
+    if (time === undefined) continue;
+    const next = following(last, time);
+    if (next === null) {
+      slips.push({ entry: index, from: last?.time ?? '', to: time });
+      continue;
+    }
+    if (last && entry.kind === 'leg') {
+      const minutes = next.minutes - last.minutes;
+      stretches.push({ entry: index, from: last.time, to: time, minutes, metres });
+    }
+    last = next;
+    metres = 0;
+  }
+  return { stretches, slips, lastMinutes: last?.minutes ?? null };
+}
+
+/** The next time on the clock; null where it slipped back. */
+function following(last: Clock | null, time: string): Clock | null {
+  const ofDay = minutesOfDay(time);
+  if (!last) return { time, minutes: ofDay };
+  const passed = ofDay - (last.minutes % MINUTES_PER_DAY);
+  if (passed >= 0) return { time, minutes: last.minutes + passed };
+  if (passed > -MOST_SLIP_MINUTES) return null;
+  return { time, minutes: last.minutes + passed + MINUTES_PER_DAY };
+}
+
+/** Slower than this one rests, whatever the ground. Common practice, no source. */
+export const SLOWEST_KMH = 0.3;
+/** A stretch this much slower than the usual one holds a halt. Common practice, no source. */
+const HALT_SHARE = 1 / 3;
+
+const speedOf = ({ metres, minutes }: TimedStretch) => (metres / 1000 / minutes) * 60;
+
+/** The stretches that were walked without a halt; those without any length of time are none. */
+export function walkedStretches({ stretches }: OutingTimes): readonly TimedStretch[] {
+  const lasting = stretches.filter(({ minutes }) => minutes > 0);
+  const usual = median(lasting, speedOf) ?? 0;
+  const slowest = Math.max(SLOWEST_KMH, usual * HALT_SHARE);
+  return lasting.filter((stretch) => speedOf(stretch) >= slowest);
+}

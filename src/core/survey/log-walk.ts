@@ -1,0 +1,28 @@
+import type { Entry } from '../entries/entry';
+import { stationNamed, type Solution, type SolvedLeg } from './solution';
+
+/** A line of the log, and where the traveller was when it was written. */
+export interface LineOnWalk {
+  readonly entry: Entry;
+  readonly index: number;
+  /** The leg that the line is, or the last one before it; null before the first. */
+  readonly leg: SolvedLeg | null;
+  /** The station where the traveller is after the line. */
+  readonly station: number;
+}
+
+/** The lines of a log in their order, each with the leg and the station that it is about. */
+export function* walkLog(solution: Solution): Generator<LineOnWalk> {
+  const { outing, legs } = solution;
+  let [number, station] = [0, 0];
+  let leg: SolvedLeg | null = null;
+  for (const [index, entry] of outing.entries.entries()) {
+    if (entry.kind === 'leg') {
+      leg = legs.leg(++number);
+      station = leg.to;
+    } else if (entry.kind === 'from') {
+      station = stationNamed(solution, entry.station) ?? station;
+    }
+    yield { entry, index, leg, station };
+  }
+}

@@ -1,0 +1,32 @@
+import type { Covariance } from '../errors/covariance';
+import type { OutingNorths } from '../north/outing-norths';
+import type { Position } from '../readings/position';
+import type { North } from '../units/bearing';
+import type { PlanePoint } from '../units/plane';
+
+/** What coordinates are measured from. */
+export interface Frame {
+  /** The north that the plane's north is. */
+  readonly north: North;
+  readonly norths: OutingNorths;
+  /** Where the plane's origin is on the earth; null where that, or true north, isn't known. */
+  readonly origin: Position | null;
+}
+
+/** The vector from one station to another, with its covariance. */
+export interface RelativePlace extends PlanePoint {
+  readonly covariance: Covariance;
+}
+
+/**
+ * Where stations are. It is asked, never read: ways, formats, sketches and checks don't know
+ * whether the places are as walked or adjusted, of one outing or of several.
+ */
+export interface Places {
+  readonly frame: Frame;
+  /** The stations, by number. */
+  stations(): readonly number[];
+  /** Where a station is, in metres from the origin; throws RangeError for none. */
+  at(station: number): PlanePoint;
+  relative(from: number, to: number): RelativePlace;
+}

@@ -1,0 +1,88 @@
+import type { Leg } from '../entries/entry';
+import type { Covariance } from '../errors/covariance';
+import type { ErrorSettings } from '../model/error-settings';
+import type { Outing } from '../model/outing';
+import { shownNorth } from '../north/norths';
+import type { North } from '../units/bearing';
+import type { PlanePoint } from '../units/plane';
+import type { Degrees, Metres } from '../units/units';
+import type { LogState } from './log-state';
+import type { Places } from './places';
+import type { Stations } from './stations';
+
+/** A leg that came back to a station: where it ended, less the station. */
+export interface Closure {
+  readonly entry: number;
+  readonly leg: number;
+  readonly station: string;
+  readonly misclosure: PlanePoint;
+  readonly metres: Metres;
+  /** The misclosure over all that was walked until then. */
+  readonly ofWalked: number;
+}
+
+/** A leg where it was walked. */
+export interface SolvedLeg {
+  /** From 1. */
+  readonly number: number;
+  /** Its entry in the outing, and what was read. */
+  readonly entry: number;
+  readonly reading: Leg;
+  /** The station where it leaves, and the one where it ended. */
+  readonly from: number;
+  readonly to: number;
+  /** True when it came back to a station, and so made none. */
+  readonly returns: boolean;
+  readonly start: PlanePoint;
+  /** Where it ended as walked, which is off its station when it came back to one. */
+  readonly end: PlanePoint;
+  /** From the frame's north. */
+  readonly bearingDegrees: Degrees;
+  readonly metres: Metres;
+  /** Metres on the level for one of its paces; NaN where no pace is known. */
+  readonly paceMetres: Metres;
+  /** Variance of its length over the square, and of its bearing in radians². */
+  readonly alongVariance: number;
+  readonly acrossVariance: number;
+  readonly covariance: Covariance;
+}
+
+/** The legs of an outing, as walked. */
+export interface Legs extends Iterable<SolvedLeg> {
+  readonly count: number;
+  /** The leg with this number, from 1 to `count`; throws RangeError for any other. */
+  leg(number: number): SolvedLeg;
+  /** The leg at an entry; null where another kind of line is. */
+  atEntry(entry: number): SolvedLeg | null;
+  /** The legs on the path from the start to a station, in the order in which they were walked. */
+  pathTo(station: number): SolvedLeg[];
+}
+
+/** All that follows from an outing. Station 0 is the start; leg k makes station k. */
+export interface Solution {
+  readonly outing: Outing;
+  readonly errors: ErrorSettings;
+  readonly places: Places;
+  readonly legs: Legs;
+  readonly closures: readonly Closure[];
+  readonly names: Stations;
+  readonly walkedMetres: Metres;
+  /** The station where the traveller is: where the next leg leaves from. */
+  readonly current: number;
+  /** What the lines have set by the end of the log. */
+  readonly end: Readonly<LogState>;
+}
+
+/** The north that an outing's ways are shown in. */
+export const northShown = ({ outing, places }: Pick<Solution, 'outing' | 'places'>): North =>
+  shownNorth(outing.show.north, places.frame.norths);
+
+/** What a station is called: its given name, or its leg's number. */
+export function stationName({ outing, legs }: Solution, station: number): string {
+  if (station === 0) return outing.start.name;
+  return legs.leg(station).reading.to ?? String(station);
+}
+
+/** The station with a name among all of the log; undefined when none has it. */
+export const stationNamed = ({ names, legs }: Solution, name: string): number | undefined =>
+  names.find(name, legs.count);

@@ -1,0 +1,91 @@
+import { ENTRIES, type EntryRegistry } from '../entries/entry';
+import type { OutingFault } from '../faults/fault';
+import { DEFAULT_ERRORS, type ErrorSettings } from '../model/error-settings';
+import type { Outing } from '../model/outing';
+import type { EarthModels } from '../north/earth-models';
+import { outingNorths, type OutingNorths } from '../north/outing-norths';
+import { lengthOf, vectorBetween } from '../units/plane';
+import { fail, ok, type Result } from '../units/result';
+import type { Metres } from '../units/units';
+import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
+import { Reducer } from './dead-reckoning/reducer';
+import type { Places } from './places';
+import type { Closure, Legs, Solution } from './solution';
+import { computePoints, type Traverse } from './dead-reckoning/traverse';
+
+/** What an outing is solved with, beside its own lines. */
+export interface SolveOptions {
+  readonly errors?: ErrorSettings;
+  readonly entries?: EntryRegistry;
+}
+
+/**
+ * The solution of an outing: what every screen, export and endpoint reads. Pure: the same outing
+ * and models give the same solution. Fails with the first line that can't be used.
+ */
+export function solve(
+  outing: Outing,
+  models: EarthModels | null = null,
+  { errors = DEFAULT_ERRORS, entries = ENTRIES }: SolveOptions = {},
+): Result<Solution, OutingFault> {
+  const norths = outingNorths(outing, models);
+  if (!norths.ok) return fail({ fault: norths.fault.fault, at: { header: norths.fault.header } });
+  const reduced = reduce(outing, norths.value, errors, entries);
+  if (!reduced.ok) return reduced;
+  const { legs: count, entryOfLeg, stationOfLeg, paceOfLeg } = reduced.value;
+  const { returns, stations, state } = reduced.value;
+  const traverse = { ...reduced.value.traverse, legs: count };
+  computePoints(traverse, 1, count);
+  const places = new PlacesAsWalked(frameOf(outing, norths.value), traverse, stationOfLeg);
+  const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg });
+  const { closures, walkedMetres } = closuresOf(places, legs, traverse, returns);
+  return ok({
+    outing,
+    errors,
+    places,
+    legs,
+    closures,
+    names: stations,
+    walkedMetres,
+    current: reduced.value.current,
+    end: state,
+  });
+}
+
+/** Applies the lines of an outing in their order. */
+function reduce(
+  outing: Outing,
+  norths: OutingNorths,
+  errors: ErrorSettings,
+  kinds: EntryRegistry,
+): Result<Reducer, OutingFault> {
+  const { entries, start } = outing;
+  const reducer = new Reducer(start.name, norths, errors, entries.length);
+  for (const [index, entry] of entries.entries()) {
+    reducer.entry = index;
+    const wrong = kinds.of(entry).apply(entry, reducer);
+    if (wrong) return fail({ fault: wrong.fault, at: { entry: index, field: wrong.field } });
+  }
+  return ok(reducer);
+}
+
+/** How far off each return to a station was, and what was walked in all. */
+function closuresOf(
+  places: Places,
+  legs: Legs,
+  { lengthMetres }: Traverse,
+  returns: readonly number[],
+): { closures: Closure[]; walkedMetres: Metres } {
+  const closures: Closure[] = [];
+  let walkedMetres = 0;
+  for (let k = 1; k <= legs.count; k++) {
+    walkedMetres += lengthMetres[k]!;
+    if (returns[closures.length] !== k) continue;
+    const { entry, reading, to, end } = legs.leg(k);
+    const misclosure = vectorBetween(places.at(to), end);
+    const metres = lengthOf(misclosure);
+    const ofWalked = metres / walkedMetres;
+    closures.push({ entry, leg: k, station: reading.to ?? '', misclosure, metres, ofWalked });
+  }
+  return { closures, walkedMetres };
+}

@@ -1,0 +1,180 @@
+import equal from 'fast-deep-equal';
+import { insertion, type Operation } from '../core/edit/operations';
+import { headerOf, outingSchema, type Outing } from '../core/model/outing';
+import type { PaceProfile } from '../core/model/pace-profile';
+import type { Change } from './change';
+import type { CairnDatabase } from './database';
+import { replayed } from './outings';
+import type { OutingState } from './replay';
+
+/** What to do with an outing whose id exists already with different contents. */
+export type ConflictChoice = 'keep-both' | 'replace' | 'skip';
+
+/** An outing to be imported, and what is there already. */
+export interface ImportCandidate {
+  readonly outing: Outing;
+  /** Nothing; the same; different contents; a deleted outing; a damaged one. */
+  readonly conflict: 'nothing' | 'same' | 'other' | 'discarded' | 'damaged';
+}
+
+/** What was imported, in outings. */
+export interface ImportResult {
+  readonly added: number;
+  readonly replaced: number;
+  readonly skipped: number;
+  /** Ids of those that exist now. */
+  readonly ids: readonly string[];
+}
+
+async function conflictOf(
+  database: CairnDatabase,
+  outing: Outing,
+): Promise<ImportCandidate['conflict']> {
+  const there = await replayed(database, outing.id);
+  if (!there) return 'nothing';
+  if (there.damage || !there.state) return 'damaged';
+  if (there.state.discarded) return 'discarded';
+  return equal(there.state.outing, outing) ? 'same' : 'other';
+}
+
+/** What is there already for each outing; nothing is written. */
+export async function importCandidates(
+  database: CairnDatabase,
+  outings: readonly Outing[],
+  onProgress: (share: number) => void = () => undefined,
+): Promise<ImportCandidate[]> {
+  const stored = await storedIds(database);
+  const found: ImportCandidate[] = [];
+  for (const [index, outing] of outings.entries()) {
+    onProgress(index / outings.length);
+    const conflict = stored.has(outing.id) ? await conflictOf(database, outing) : 'nothing';
+    found.push({ outing, conflict });
+  }
+  return found;
+}
+
+/** The ids of all outings that have a change log, deleted ones as well. */
+async function storedIds(database: CairnDatabase): Promise<Set<string>> {
+  const keys = await database.changes.toCollection().primaryKeys();
+  return new Set(keys.map(([outing]) => outing));
+}
+
+/** The operations that make one outing equal another; they can be undone like any other edit. */
+function rewriting(from: Outing, to: Outing): Operation[] {
+  const operations: Operation[] = [];
+  const [before, after] = [headerOf(from), headerOf(to)];
+  if (!equal(before, after)) operations.push({ op: 'header', before, after });
+  if (equal(from.entries, to.entries)) return operations;
+  if (from.entries.length > 0) operations.push({ op: 'remove', index: 0, entries: from.entries });
+  if (to.entries.length > 0) operations.push(insertion(0, to.entries));
+  return operations;
+}
+
+export interface ImportOptions {
+  readonly now: Date;
+  readonly newId: () => string;
+  /** Told the share of the outings that is written. */
+  readonly onProgress?: (share: number) => void;
+}
+
+/** Writes outings one after another inside a transaction, and counts what it did. */
+class Importer {
+  added = 0;
+  replaced = 0;
+  skipped = 0;
+  /** Those that exist now, in the order of the file. */
+  readonly ids = new Set<string>();
+
+  constructor(
+    private readonly database: CairnDatabase,
+    private readonly at: string,
+    private readonly newId: () => string,
+    /** Ids that had a change log before. */
+    private readonly before: ReadonlySet<string>,
+  ) {}
+
+  private write(outing: string, number: number, change: Change) {
+    return this.database.changes.add({ outing, number, at: this.at, change });
+  }
+
+  private async add(outing: Outing): Promise<void> {
+    await this.write(outing.id, 0, { kind: 'create', outing });
+    this.added++;
+    this.ids.add(outing.id);
+  }
+
+  async take(outing: Outing, choose: () => ConflictChoice): Promise<void> {
+    const isKnown = this.before.has(outing.id) || this.ids.has(outing.id);
+    const there = isKnown ? await replayed(this.database, outing.id) : null;
+    if (!there) return this.add(outing);
+    const { state, damage } = there;
+    // A damaged change log can't be written on: the imported outing is added beside it.
+    if (!state || damage) return this.addCopy(outing);
+    if (equal(state.outing, outing) && !state.discarded) {
+      this.skipped++;
+      this.ids.add(outing.id);
+      return;
+    }
+    if (this.ids.has(outing.id)) return this.addCopy(outing);
+    switch (choose()) {
+      case 'skip':
+        this.skipped++;
+        return;
+      case 'keep-both':
+        return this.addCopy(outing);
+      case 'replace':
+        return this.replace(state, outing);
+    }
+  }
+
+  private addCopy(outing: Outing): Promise<void> {
+    return this.add({ ...outing, id: this.newId() });
+  }
+
+  private async replace(state: OutingState, outing: Outing): Promise<void> {
+    let { number } = state;
+    if (state.discarded) await this.write(outing.id, ++number, { kind: 'recover' });
+    const operations = rewriting(state.outing, outing);
+    if (operations.length > 0) {
+      await this.write(outing.id, ++number, { kind: 'edit', operations });
+    }
+    this.replaced++;
+    this.ids.add(outing.id);
+  }
+}
+
+/**
+ * Imports outings and profiles: all of them or, when anything fails, none. Durable when the promise
+ * resolves. Two outings of one id in the same file are kept as two. Profiles are merged: a
+ * calibration that exists stays as it is.
+ */
+export async function importOutings(
+  database: CairnDatabase,
+  outings: readonly Outing[],
+  profiles: readonly PaceProfile[],
+  choose: (outing: Outing, index: number) => ConflictChoice,
+  { now, newId, onProgress }: ImportOptions,
+): Promise<ImportResult> {
+  const checked = outings.map((outing) => outingSchema.parse(outing));
+  const result = { added: 0, replaced: 0, skipped: 0, ids: [] as string[] };
+  await database.transaction('rw', database.changes, database.profiles, async () => {
+    const before = await storedIds(database);
+    const importer = new Importer(database, now.toISOString(), newId, before);
+    for (const [index, outing] of checked.entries()) {
+      onProgress?.(index / checked.length);
+      await importer.take(outing, () => choose(outing, index));
+    }
+    const { added, replaced, skipped, ids } = importer;
+    Object.assign(result, { added, replaced, skipped, ids: [...ids] });
+    for (const profile of profiles) await mergeProfile(database, profile);
+  });
+  return result;
+}
+
+async function mergeProfile(database: CairnDatabase, profile: PaceProfile): Promise<void> {
+  const there = await database.profiles.get(profile.id);
+  const known = new Set(there?.calibrations.map(({ id }) => id));
+  const fresh = profile.calibrations.filter(({ id }) => !known.has(id));
+  const calibrations = [...(there?.calibrations ?? []), ...fresh];
+  await database.profiles.put({ ...profile, ...there, calibrations });
+}

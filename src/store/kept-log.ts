@@ -1,0 +1,68 @@
+import type { Table } from 'dexie';
+import type { CairnDatabase } from './database';
+
+/** A record of a change log or a count: numbered from 0 without gaps. */
+type Key = [string, number];
+
+/**
+ * The records of one change log or count as this tab knows them. A browser may delete the database
+ * under an open tab; the next write would make a new one, with that record alone. So each write
+ * first looks whether the log is still there, and writes what this tab holds again if it isn't.
+ */
+export class KeptLog<Stored> {
+  private readonly held: Stored[] = [];
+  /** True once the log had to be written again. */
+  rewritten = false;
+
+  constructor(
+    private readonly database: CairnDatabase,
+    private readonly table: Table<Stored, Key>,
+    private readonly id: string,
+  ) {}
+
+  /** Takes note of records that are in the store. */
+  take(records: readonly Stored[]): void {
+    // One by one: a long log spread over the arguments of a call would overflow the stack.
+    for (const record of records) this.held.push(record);
+  }
+
+  /** Adds a record; durable when the promise resolves. Throws the store's error on a clash. */
+  add(record: Stored): Promise<void> {
+    return this.write(record);
+  }
+
+  /** Writes the log again if the store has lost it. */
+  async restore(): Promise<void> {
+    if (this.held.length > 0 && (await this.isLost())) await this.write(null);
+  }
+
+  private async isLost(): Promise<boolean> {
+    return (await this.table.where(':id').equals([this.id, 0]).count()) === 0;
+  }
+
+  private async write(record: Stored | null): Promise<void> {
+    let anew = false;
+    await this.database.transaction('rw', this.table, async () => {
+      anew = this.held.length > 0 && (await this.isLost());
+      if (anew) await this.table.bulkPut(this.held);
+      if (record) await this.table.add(record);
+    });
+    this.rewritten ||= anew;
+  }
+}
+
+/** Calls back when the browser closes or deletes the database under an open tab. */
+export function onStoreTaken(database: CairnDatabase, callback: () => void): () => void {
+  // The connection has to be closed first: the browser waits for it.
+  const later = () => void setTimeout(callback);
+  const changing = ({ newVersion }: IDBVersionChangeEvent) => {
+    // No new version: the database is being deleted.
+    if (newVersion === null) later();
+  };
+  database.on('close', later);
+  database.on('versionchange', changing);
+  return () => {
+    database.on('close').unsubscribe(later);
+    database.on('versionchange').unsubscribe(changing);
+  };
+}

@@ -1,0 +1,31 @@
+'use client';
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import { useMemo } from 'react';
+import { chartColours } from './chart-colours';
+import { useTheme } from './chosen-theme';
+
+Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Filler, Tooltip);
+Chart.defaults.font.family = "'Atkinson Hyperlegible', sans-serif";
+Chart.defaults.font.size = 14;
+
+/** The colours of charts in the theme that is chosen. */
+export function useChartColours() {
+  const theme = useTheme();
+  return useMemo(() => chartColours(theme), [theme]);
+}
+
+/** A dataset that draws the edge of a band: no line, no dots, nothing to hit. */
+export const bandEdge = (data: number[]) => ({
+  data,
+  borderWidth: 0,
+  pointRadius: 0,
+  pointHitRadius: 0,
+});

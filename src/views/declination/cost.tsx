@@ -1,0 +1,34 @@
+import { wayHome } from '@/core/navigation/ways/way';
+import { chordMetres } from '@/core/north/uncorrected';
+import type { Solution } from '@/core/survey/solution';
+import { angleText } from '@/core/units/angle';
+import { Section } from '@/views/shared/page/view-page';
+import styles from './declination.module.css';
+import { WORDS } from './words';
+
+/** What ignoring the declination costs: per kilometre, and on this outing. */
+export function Cost({ solution }: { solution: Solution }) {
+  const { norths } = solution.places.frame;
+  const angle = norths.statedEast ?? norths.field?.eastDegrees ?? null;
+  if (angle === null) {
+    return (
+      <Section id="cost" title={WORDS.cost}>
+        <p className={styles.soft}>{WORDS.costUnknown}</p>
+      </Section>
+    );
+  }
+  const off = Math.round(chordMetres(angle, wayHome(solution).distanceMetres));
+  return (
+    <Section id="cost" title={WORDS.cost}>
+      <div data-testid="cost" className={styles.lines}>
+        <p>{WORDS.costPerKilometre(angleText(angle), Math.round(chordMetres(angle, 1000)))}</p>
+        {solution.legs.count > 0 && (
+          <>
+            <p>{WORDS.costHome(off)}</p>
+            <p>{WORDS.costMap(off)}</p>
+          </>
+        )}
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,22 @@
+'use client';
+import { changeSettings } from '@/core/edit/settings';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import { useEarthModels } from '@/views/shared/data/use-earth-models';
+import { useNamedSolution } from '@/views/shared/data/use-solution';
+import { PlainPage } from '@/views/shared/page/plain-page';
+import { DeclinationPage } from './declination-page';
+
+/** The declination of the outing that the address names. */
+export function Declination() {
+  const found = useNamedSolution();
+  const hasPosition = 'solution' in found && found.solution.outing.start.position !== undefined;
+  const models = useEarthModels(hasPosition);
+  if (!('solution' in found)) return <PlainPage {...found} />;
+  return (
+    <DeclinationPage
+      solution={found.solution}
+      models={models}
+      onSave={async (settings) => outcomeMessage(await found.open.run(changeSettings(settings)))}
+    />
+  );
+}

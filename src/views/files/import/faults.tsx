@@ -1,0 +1,37 @@
+import { Button } from 'antd';
+import { faultMessage } from '@/core/faults/messages';
+import type { FileFault } from '@/formats/format';
+import styles from '../files.module.css';
+import { WORDS } from '../words';
+
+const MOST_SHOWN = 8;
+
+function whereWords({ line, column, path }: FileFault): string {
+  const parts = [path, line && `line ${line}`, column && `column ${column}`].filter(Boolean);
+  return parts.length > 0 ? `${parts.join(', ')}: ` : '';
+}
+
+interface Props {
+  name: string;
+  faults: readonly FileFault[];
+  onCancel: () => void;
+}
+
+/** Why a file can't be read, and where. */
+export function Faults({ name, faults, onCancel }: Props) {
+  return (
+    <div role="alert">
+      <p className={styles.warning}>{WORDS.cantRead(name)}</p>
+      <ul className={styles.faults}>
+        {faults.slice(0, MOST_SHOWN).map((fault, index) => (
+          <li key={index}>
+            {whereWords(fault)}
+            {faultMessage(fault.fault)}
+          </li>
+        ))}
+        {faults.length > MOST_SHOWN && <li>{WORDS.moreFaults(faults.length - MOST_SHOWN)}</li>}
+      </ul>
+      <Button onClick={onCancel}>{WORDS.cancel}</Button>
+    </div>
+  );
+}

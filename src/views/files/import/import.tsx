@@ -1,0 +1,73 @@
+import { InboxOutlined } from '@ant-design/icons';
+import { Button, Input, Upload } from 'antd';
+import { useState } from 'react';
+import { Section } from '@/views/shared/page/view-page';
+import styles from '../files.module.css';
+import { offeredFile, type OfferedFile } from './offered-file';
+import { OfferedPreview } from './offered-preview';
+import { WORDS } from '../words';
+
+/** The section that a file is shown in, whoever offers it. */
+export const IMPORT_ID = 'import';
+
+interface Props {
+  offered: OfferedFile | null;
+  onOffer: (file: OfferedFile | null) => void;
+}
+
+/** A file or a text: its contents are shown, and only then imported. */
+export function Import({ offered, onOffer }: Props) {
+  const [pasted, setPasted] = useState('');
+  const [status, setStatus] = useState('');
+  const offer = (file: OfferedFile) => {
+    setStatus('');
+    onOffer(file);
+  };
+  const finish = (words: string) => {
+    setStatus(words);
+    setPasted('');
+    onOffer(null);
+  };
+  return (
+    <Section id={IMPORT_ID} title={WORDS.importTitle}>
+      <Upload.Dragger
+        showUploadList={false}
+        multiple={false}
+        beforeUpload={async (file) => {
+          offer(offeredFile(file.name, new Uint8Array(await file.arrayBuffer())));
+          return Upload.LIST_IGNORE;
+        }}
+      >
+        <p className={styles.drop}>
+          <InboxOutlined aria-hidden="true" /> {WORDS.drop}
+        </p>
+        <p>{WORDS.dropWhich}</p>
+      </Upload.Dragger>
+      <label htmlFor="pasted">{WORDS.paste}</label>
+      <Input.TextArea
+        id="pasted"
+        rows={3}
+        value={pasted}
+        onChange={(event) => setPasted(event.target.value)}
+        spellCheck={false}
+      />
+      <Button
+        disabled={pasted.trim() === ''}
+        onClick={() => offer(offeredFile(WORDS.pasted, pasted))}
+      >
+        {WORDS.read}
+      </Button>
+      <p role="status" data-testid="imported">
+        {status}
+      </p>
+      {offered && (
+        <OfferedPreview
+          key={offered.id}
+          offered={offered}
+          onImported={finish}
+          onCancel={() => onOffer(null)}
+        />
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,46 @@
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import styles from './files.module.css';
+import { STORAGE_WORDS } from './words';
+
+/** Whether the browser has promised to keep what it stores; unknown where it doesn't say. */
+type Kept = 'granted' | 'not-granted' | 'unknown';
+
+const asKept = (granted: boolean | undefined): Kept =>
+  granted === undefined ? 'unknown' : granted ? 'granted' : 'not-granted';
+
+/** Says whether the browser may clear the outings, and what to do about it. */
+export function StoragePromise() {
+  const [kept, setKept] = useState<Kept | null>(null);
+  const [wasAsked, setWasAsked] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    const show = (granted: boolean | undefined) => !gone && setKept(asKept(granted));
+    // A browser that refuses to say leaves it open.
+    void Promise.resolve(navigator.storage?.persisted?.()).then(show, () => show(undefined));
+    return () => {
+      gone = true;
+    };
+  }, []);
+  const ask = async () => {
+    const granted = await navigator.storage?.persist?.().catch(() => undefined);
+    setWasAsked(true);
+    setKept(asKept(granted));
+  };
+  if (!kept) return null;
+  return (
+    <div data-testid="storage">
+      <p className={kept === 'granted' ? styles.soft : undefined}>{STORAGE_WORDS[kept]}</p>
+      {kept === 'not-granted' && (
+        <>
+          <p className={styles.soft}>{STORAGE_WORDS.whatToDo}</p>
+          {wasAsked ? (
+            <p role="status">{STORAGE_WORDS.refused}</p>
+          ) : (
+            <Button onClick={ask}>{STORAGE_WORDS.ask}</Button>
+          )}
+        </>
+      )}
+    </div>
+  );
+}

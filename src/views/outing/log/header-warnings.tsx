@@ -1,0 +1,31 @@
+import { Button } from 'antd';
+import type { Warning } from '@/core/checks/check';
+import { WORDS } from '../words';
+import styles from './header-warnings.module.css';
+
+interface Props {
+  warnings: readonly Warning[];
+  onSettings: () => void;
+  onAccept: (code: string) => void;
+}
+
+/** The warnings about the outing as a whole, above its log. */
+export function HeaderWarnings({ warnings, onSettings, onAccept }: Props) {
+  const ofHeader = warnings.filter(({ at }) => 'header' in at);
+  if (ofHeader.length === 0) return null;
+  return (
+    <div className={styles.warnings} role="note">
+      {ofHeader.map(({ code, message }) => (
+        <p key={code} data-code={code}>
+          {message}{' '}
+          <Button type="text" onClick={() => onAccept(code)}>
+            {WORDS.accept}
+          </Button>
+        </p>
+      ))}
+      <Button type="text" onClick={onSettings}>
+        {WORDS.settings}
+      </Button>
+    </div>
+  );
+}

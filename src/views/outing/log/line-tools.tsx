@@ -1,0 +1,77 @@
+import { Button } from 'antd';
+import type { Warning } from '@/core/checks/check';
+import { isLeg, type Entry, type Leg } from '@/core/entries/entry';
+import { bearingDegrees } from '@/core/readings/bearing';
+import { threeDigits } from '@/core/units/angle';
+import styles from '../outing.module.css';
+import { WORDS } from '../words';
+
+interface Props {
+  entry: Entry;
+  leg: number;
+  /** The warnings on the line. */
+  warnings: readonly Warning[];
+  onEdit: () => void;
+  onInsert: () => void;
+  onStrike: () => void;
+  onMove: (way: 'up' | 'down') => void;
+  onName: () => void;
+  onWay: () => void;
+  onLegFrom: () => void;
+  onAccept: (code: string) => void;
+  onCorrection: (leg: Leg) => void;
+  onReversed: () => void;
+}
+
+/** What can be done with the selected line, and with the warnings on it. */
+export function LineTools(props: Props) {
+  const { entry, leg, warnings } = props;
+  if (entry.kind === 'struck') return null;
+  const name = isLeg(entry) ? WORDS.legNumber(leg) : WORDS.line;
+  const tools: readonly (readonly [string, () => void])[] = [
+    [WORDS.edit, props.onEdit],
+    [WORDS.insert, props.onInsert],
+    [WORDS.strike, props.onStrike],
+  ];
+  const legTools: readonly (readonly [string, () => void])[] = [
+    [WORDS.legFromHere, props.onLegFrom],
+    [WORDS.name, props.onName],
+    [WORDS.wayFromHere, props.onWay],
+    [WORDS.moveUp, () => props.onMove('up')],
+    [WORDS.moveDown, () => props.onMove('down')],
+  ];
+  return (
+    <div className={styles.tools} role="toolbar" aria-label={name}>
+      <b>{name}</b>
+      {warnings.map((warning) => (
+        <WarningTools key={warning.code} {...props} warning={warning} />
+      ))}
+      {[...tools, ...(isLeg(entry) ? legTools : [])].map(([label, act]) => (
+        <Button key={label} type="text" onClick={act}>
+          {label}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+function WarningTools({ warning, ...props }: Props & { warning: Warning }) {
+  const { code, correction } = warning;
+  return (
+    <span className={styles.remark}>
+      {correction && (
+        <Button onClick={() => props.onCorrection(correction)}>
+          {WORDS.insteadUse(threeDigits(bearingDegrees(correction.bearing)))}
+        </Button>
+      )}
+      {code === 'expected-other-way' && (
+        <Button type="text" onClick={props.onReversed}>
+          {WORDS.reversed}
+        </Button>
+      )}
+      <Button data-code={code} onClick={() => props.onAccept(code)}>
+        {WORDS.accept}
+      </Button>
+    </span>
+  );
+}

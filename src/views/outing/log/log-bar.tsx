@@ -1,0 +1,56 @@
+import { CloseOutlined } from '@ant-design/icons';
+import { WORDS } from '../words';
+import styles from './log-bar.module.css';
+
+interface Props {
+  struck: number;
+  showsStruck: boolean;
+  onShowStruck: (show: boolean) => void;
+  /** Words to find; null while nothing is searched for. */
+  sought: string | null;
+  found: number;
+  onSeek: (words: string | null) => void;
+}
+
+/** Above the log, only when there is something: the search, and the struck lines on demand. */
+export function LogBar({ struck, showsStruck, onShowStruck, sought, found, onSeek }: Props) {
+  if (struck === 0 && sought === null) return null;
+  return (
+    <div className={styles.bar}>
+      {sought !== null && (
+        <>
+          <input
+            className={styles.seek}
+            aria-label={WORDS.find}
+            placeholder={WORDS.find}
+            value={sought}
+            onChange={(event) => onSeek(event.target.value)}
+            onKeyDown={(event) => event.key === 'Escape' && onSeek(null)}
+            autoFocus
+            autoComplete="off"
+          />
+          <span role="status">{WORDS.found(found)}</span>
+          <button
+            type="button"
+            className={styles.button}
+            onClick={() => onSeek(null)}
+            title={WORDS.cancel}
+            aria-label={`${WORDS.cancel}: ${WORDS.find}`}
+          >
+            <CloseOutlined aria-hidden="true" />
+          </button>
+        </>
+      )}
+      {struck > 0 && sought === null && (
+        <button
+          type="button"
+          className={styles.button}
+          aria-pressed={showsStruck}
+          onClick={() => onShowStruck(!showsStruck)}
+        >
+          {WORDS.struckHidden(struck)}: {showsStruck ? WORDS.hideStruck : WORDS.showStruck}
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import { useCallback } from 'react';
+import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
+import { viewUrl } from '@/views/views';
+import type { Dialog } from '../dialogs/dialog';
+import { EntryLine } from '../entry/entry-line';
+import styles from '../outing.module.css';
+import type { OutingViewState } from '../use-outing-view';
+import type { WayEnds } from '../way-home-strip';
+import { editingWords, WORDS } from '../words';
+import { HeaderWarnings } from './header-warnings';
+import { LineTools } from './line-tools';
+import { LogBar } from './log-bar';
+import { LogPane } from './log-pane';
+import { struckCount } from './log-rows';
+import type { RowsState } from './use-rows';
+
+interface Props {
+  solution: Solution;
+  view: OutingViewState;
+  list: RowsState;
+  /** The selected leg. */
+  leg: SolvedLeg | null;
+  setDialog: (dialog: Dialog) => void;
+  setEnds: (ends: WayEnds) => void;
+}
+
+/** Lets the next leg leave from the station at the end of a leg. */
+const useLegFrom = (solution: Solution, saveLine: OutingViewState['saveLine']) =>
+  useCallback(
+    (index: number) => {
+      const from = solution.legs.atEntry(index);
+      if (from) void saveLine({ kind: 'from', station: stationName(solution, from.to) });
+    },
+    [solution, saveLine],
+  );
+
+/** The log with what is said about it, the tools of the selected line, and the entry line. */
+export function LogSection({ solution, view, list, leg, setDialog, setEnds }: Props) {
+  const { outing } = solution;
+  const { selected, setSelected, editing } = view;
+  const entry = selected === null ? undefined : outing.entries[selected];
+  const legFrom = useLegFrom(solution, view.saveLine);
+  return (
+    <section id="pane-log" className={styles.logPane} aria-label={WORDS.log}>
+      <HeaderWarnings
+        warnings={list.warnings}
+        onSettings={() => setDialog('settings')}
+        onAccept={view.acceptOnHeader}
+      />
+      <LogBar
+        struck={struckCount(solution)}
+        showsStruck={list.showsStruck}
+        onShowStruck={list.setShowsStruck}
+        sought={list.sought}
+        found={list.rows.length}
+        onSeek={list.setSought}
+      />
+      <LogPane
+        rows={list.rows}
+        sought={list.sought?.trim() ?? ''}
+        selected={selected}
+        onSelect={setSelected}
+        onEdit={view.edit}
+        onStrike={view.strike}
+        onLegFrom={legFrom}
+      />
+      {entry && selected !== null && !editing && (
+        <LineTools
+          entry={entry}
+          leg={leg?.number ?? 0}
+          warnings={list.warnings.filter(({ at }) => 'entry' in at && at.entry === selected)}
+          onEdit={() => view.edit(selected)}
+          onInsert={() => view.insertBefore(selected)}
+          onStrike={() => view.strike(selected)}
+          onMove={(way) => view.move(selected, way)}
+          onName={() => setDialog('rename')}
+          onWay={() => setEnds({ from: leg?.to ?? 0, to: 0 })}
+          onLegFrom={() => legFrom(selected)}
+          onAccept={(code) => view.accept(selected, code)}
+          onCorrection={(correction) => view.useCorrection(selected, correction)}
+          onReversed={() => setDialog('reversed')}
+        />
+      )}
+      <EntryLine
+        counter={viewUrl('counter', outing.id)}
+        view={view}
+        editing={editing && editingWords(editing.how, leg?.number ?? 0)}
+        onDialog={setDialog}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,58 @@
+import { RedoOutlined, SettingOutlined, UndoOutlined } from '@ant-design/icons';
+import { northShown, type Solution } from '@/core/survey/solution';
+import type { OutingState } from '@/store/replay';
+import { CairnMark } from '@/ui/cairn-mark';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { declinationSentence } from '@/views/shared/declination/words';
+import { viewUrl } from '@/views/views';
+import styles from './outing.module.css';
+import { ViewsMenu } from './views-menu';
+import { WORDS } from './words';
+
+interface Props {
+  name: string;
+  solution: Solution;
+  state: OutingState | null;
+  onStep: (kind: 'undo' | 'redo') => void;
+  onSettings: () => void;
+}
+
+/** The head of the outing view: name, declination, undo and redo, settings, menu. */
+export function OutingHeader({ name, solution, state, onStep, onSettings }: Props) {
+  const { outing, places, end } = solution;
+  return (
+    <header className={styles.header}>
+      {/* A whole page load: it works from the offline cache like any other. */}
+      <a href="/" aria-label={WORDS.brand} title={WORDS.toOutings} className={styles.brand}>
+        <CairnMark />
+        <span>Cairn Back</span>
+      </a>
+      <h1 className={styles.title}>{name}</h1>
+      <a
+        className={styles.declination}
+        href={viewUrl('declination', outing.id)}
+        title={WORDS.toDeclination}
+      >
+        {declinationSentence(places.frame.norths, end.readingNorth, northShown(solution))}
+      </a>
+      <div className={styles.headerTools}>
+        <ToolButton
+          plain
+          icon={UndoOutlined}
+          label={WORDS.undo}
+          disabled={state?.undoable.length === 0}
+          onClick={() => onStep('undo')}
+        />
+        <ToolButton
+          plain
+          icon={RedoOutlined}
+          label={WORDS.redo}
+          disabled={state?.redoable.length === 0}
+          onClick={() => onStep('redo')}
+        />
+        <ToolButton plain icon={SettingOutlined} label={WORDS.settings} onClick={onSettings} />
+        <ViewsMenu id={outing.id} />
+      </div>
+    </header>
+  );
+}

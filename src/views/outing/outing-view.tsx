@@ -1,0 +1,155 @@
+'use client';
+import { visibleText } from '@/core/units/visible';
+import { useEffect, useMemo, useState } from 'react';
+import type { Outing } from '@/core/model/outing';
+import type { Solution } from '@/core/survey/solution';
+import { writeLog } from '@/core/log-text/write-log';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { viewUrl } from '@/views/views';
+import type { Dialog } from './dialogs/dialog';
+import { OutingDialogs } from './dialogs/dialogs';
+import { LogSection } from './log/log-section';
+import { useRows } from './log/use-rows';
+import { OutingHeader } from './outing-header';
+import styles from './outing.module.css';
+import { Rescue } from './rescue';
+import { SketchPane } from './sketch/sketch-pane';
+import { useKeys, type KeyActions } from './use-keys';
+import { useOutingView, type OutingViewState } from './use-outing-view';
+import { WayHomeStrip, type WayEnds } from './way-home-strip';
+import { WORDS } from './words';
+
+interface Props {
+  open: OpenOuting;
+  outing: Outing;
+  solution: Solution;
+}
+
+const PANES = ['log', 'sketch'] as const;
+type Pane = (typeof PANES)[number];
+
+/** The ends of a chosen way; stations that a change removed can't stay its ends. */
+function useEnds({ legs }: Solution) {
+  const [chosen, setEnds] = useState<WayEnds | null>(null);
+  const exists = chosen !== null && Math.max(chosen.from, chosen.to) <= legs.count;
+  return [exists ? chosen : null, setEnds] as const;
+}
+
+/** The name of the outing in the title of the page. */
+function useTitle(name: string): void {
+  useEffect(() => {
+    document.title = `${name} · Cairn Back`;
+  }, [name]);
+}
+
+/** What the shortcuts of the view do. */
+const useKeyActions = (
+  id: string,
+  step: (kind: 'undo' | 'redo') => unknown,
+  setDialog: (dialog: Dialog) => void,
+  setSought: (words: string) => void,
+) =>
+  useMemo<KeyActions>(
+    () => ({
+      step: (kind) => void step(kind),
+      palette: () => setDialog('palette'),
+      find: () => setSought(''),
+      shortcuts: () => setDialog('shortcuts'),
+      keypad: () => setDialog('keypad'),
+      counter: () => location.assign(viewUrl('counter', id)),
+    }),
+    [id, step, setDialog, setSought],
+  );
+
+/** Log on the left, sketch on the right, the way home across the foot. */
+export function OutingView({ open, outing, solution }: Props) {
+  const view = useOutingView(open, outing, solution);
+  const list = useRows(solution);
+  const [dialog, setDialog] = useState<Dialog>(null);
+  const [pane, setPane] = useState<Pane>('log');
+  const [ends, setEnds] = useEnds(solution);
+  const { selected, setSelected, found, editing, step } = view;
+  const name = visibleText(outing.name) || WORDS.untitled;
+  useTitle(name);
+  const keys = useKeyActions(outing.id, step, setDialog, list.setSought);
+  useKeys(keys, view.text === '');
+  const leg = selected === null ? null : solution.legs.atEntry(selected);
+  const preview = !editing && found.kind === 'entry' ? found.preview : null;
+  const shared = { solution, view, setDialog, setEnds };
+  return (
+    <div className={styles.outing}>
+      <OutingHeader
+        name={name}
+        solution={solution}
+        state={open.state}
+        onStep={step}
+        onSettings={() => setDialog('settings')}
+      />
+      <UnsavedChange view={view} />
+      <EmptiedStore open={open} />
+      <main className={styles.main}>
+        <PaneTabs pane={pane} onPane={setPane} />
+        <div className={styles.panes} data-pane={pane}>
+          <LogSection {...shared} list={list} leg={leg} />
+          <section id="pane-sketch" className={styles.sketchPane} aria-label={WORDS.sketch}>
+            <SketchPane
+              solution={solution}
+              leg={leg}
+              preview={preview}
+              ends={ends}
+              onSelect={setSelected}
+            />
+          </section>
+        </div>
+      </main>
+      <WayHomeStrip
+        solution={solution}
+        ends={ends}
+        preview={preview?.home ?? null}
+        onChoose={() => setDialog('ends')}
+        onStraightHome={() => setEnds(null)}
+      />
+      <OutingDialogs
+        {...shared}
+        dialog={dialog}
+        open={open}
+        keys={keys}
+        station={leg?.to ?? 0}
+        ends={ends}
+      />
+    </div>
+  );
+}
+
+/** A change that the store refused, with the log as text. */
+const UnsavedChange = ({ view: { unsaved, retry } }: { view: OutingViewState }) =>
+  unsaved && <Rescue words={STORE_MESSAGES[unsaved.fault]} text={unsaved.text} onRetry={retry} />;
+
+/** Told once the browser had emptied its store under this tab. */
+function EmptiedStore({ open: { session } }: { open: OpenOuting }) {
+  const [isSeen, setSeen] = useState(false);
+  if (session.status !== 'ready' || !session.rewritten || isSeen) return null;
+  const text = writeLog(session.state.outing);
+  return <Rescue words={WORDS.emptied} text={text} onDismiss={() => setSeen(true)} />;
+}
+
+/** Log or sketch, where there is room for one. */
+const PaneTabs = ({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) => (
+  <div className={styles.tabs} role="tablist" aria-label={WORDS.panes}>
+    {PANES.map((each) => (
+      <button
+        key={each}
+        type="button"
+        role="tab"
+        id={`tab-${each}`}
+        aria-controls={`pane-${each}`}
+        aria-selected={pane === each}
+        className={styles.tab}
+        onClick={() => onPane(each)}
+      >
+        {WORDS[each]}
+      </button>
+    ))}
+  </div>
+);

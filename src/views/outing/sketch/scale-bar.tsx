@@ -1,0 +1,28 @@
+import type { Metres } from '@/core/units/units';
+import { scaleBarMetres, type View } from '@/sketch/view';
+import styles from './sketch-pane.module.css';
+
+const MOST_PIXELS = 140;
+
+interface Props {
+  view: View;
+  height: number;
+  paceMetres: Metres | null;
+}
+
+/** A round length on the ground, in metres and in paces. */
+export function ScaleBar({ view, height, paceMetres }: Props) {
+  const metres = scaleBarMetres(view.k, MOST_PIXELS);
+  const width = metres * view.k;
+  const paces =
+    paceMetres === null ? '' : ` · ${Math.round(metres / paceMetres).toLocaleString('en')} paces`;
+  return (
+    <g className={styles.scale} transform={`translate(24 ${height - 24})`} data-testid="scale-bar">
+      <path d={`M0 -7V0H${width}V-7M${width / 2} -4V0`} />
+      <text x={0} y={-14}>
+        {metres >= 1000 ? `${metres / 1000} km` : `${metres} m`}
+        {paces}
+      </text>
+    </g>
+  );
+}

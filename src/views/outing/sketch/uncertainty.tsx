@@ -1,0 +1,48 @@
+import type { Ellipse } from '@/core/errors/ellipse';
+import { placeOnMap, positionErrorEllipse } from '@/core/navigation/position-error';
+import type { Solution } from '@/core/survey/solution';
+import { onScreen, type Pixel, type View } from '@/sketch/view';
+import type { WayEnds } from '../way-home-strip';
+import styles from './sketch-pane.module.css';
+
+/** The attributes of an ellipse around a pixel. */
+export const ellipseAt = (
+  { x, y }: Pixel,
+  { semiMajorMetres, semiMinorMetres, azimuthDegrees }: Ellipse,
+  { k }: View,
+) => ({
+  rx: semiMajorMetres * k,
+  ry: semiMinorMetres * k,
+  transform: `translate(${x} ${y}) rotate(${azimuthDegrees - 90})`,
+});
+
+interface Props {
+  solution: Solution;
+  view: View;
+  ends: WayEnds | null;
+}
+
+/** Where the walk home ends with 95 %, and, apart from that, one's place on the map. */
+export function Uncertainty({ solution, view, ends }: Props) {
+  const { places, current } = solution;
+  const from = ends?.from ?? current;
+  const to = ends?.to ?? 0;
+  if (from === to) return null;
+  const home = onScreen(view, places.at(to));
+  const here = onScreen(view, places.at(from));
+  return (
+    <>
+      <ellipse
+        className={styles.uncertainty}
+        {...ellipseAt(home, positionErrorEllipse(solution, from, to), view)}
+      />
+      {places.frame.north === 'true' && !ends && (
+        <ellipse
+          className={styles.placeOnMap}
+          data-testid="place-on-map"
+          {...ellipseAt(here, placeOnMap(solution, from), view)}
+        />
+      )}
+    </>
+  );
+}

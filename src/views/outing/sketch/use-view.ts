@@ -1,0 +1,85 @@
+'use client';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import type { Size, View } from '@/sketch/view';
+
+/** How far one may zoom: pixels a metre. */
+const ZOOM_LIMITS: [number, number] = [0.0005, 40];
+/** A pointer that moved less made a click. */
+const CLICK_PIXELS = 6;
+
+type Svg = RefObject<SVGSVGElement | null>;
+
+/** The size of the sketch, followed as it changes. */
+function useSize(svg: Svg): Size {
+  const [size, setSize] = useState<Size>({ width: 0, height: 0 });
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (!entry) return;
+      const { width, height } = entry.contentRect;
+      setSize({ width, height });
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [svg]);
+  return size;
+}
+
+/** Pan and zoom by wheel, drag and pinch. */
+function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): void {
+  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    const created = zoom<SVGSVGElement, unknown>()
+      .scaleExtent(ZOOM_LIMITS)
+      .clickDistance(CLICK_PIXELS)
+      .on('zoom', (event: { transform: View; sourceEvent: unknown }) => {
+        const { k, x, y } = event.transform;
+        if (event.sourceEvent !== null) onMoved({ k, x, y });
+      });
+    behaviour.current = created;
+    const selection = select(element);
+    selection.call(created).on('dblclick.zoom', null);
+    return () => {
+      selection.on('.zoom', null);
+    };
+  }, [svg, onMoved]);
+  // The behaviour has to know the view that is shown, so that a drag begins where the picture is.
+  useEffect(() => {
+    const element = svg.current;
+    if (!element || !behaviour.current) return;
+    const { k, x, y } = view;
+    select(element).property('__zoom', zoomIdentity.translate(x, y).scale(k));
+  }, [svg, view]);
+}
+
+/** The view of the sketch. Until the person moves it, it shows what it is told to fit. */
+export function useView(svg: Svg, toFit: (size: Size) => View) {
+  const size = useSize(svg);
+  const [moved, setMoved] = useState<View | null>(null);
+  const view = moved ?? toFit(size);
+  useZoomBehaviour(svg, view, setMoved);
+  const zoomBy = useCallback(
+    (factor: number) => {
+      const { k, x, y } = view;
+      const [least, most] = ZOOM_LIMITS;
+      const scale = Math.min(most, Math.max(least, k * factor));
+      const ratio = scale / k;
+      const [cx, cy] = [size.width / 2, size.height / 2];
+      setMoved({ k: scale, x: cx - (cx - x) * ratio, y: cy - (cy - y) * ratio });
+    },
+    [view, size],
+  );
+  const panBy = useCallback(
+    (dx: number, dy: number) => setMoved({ k: view.k, x: view.x + dx, y: view.y + dy }),
+    [view],
+  );
+  const fit = useCallback(() => setMoved(null), []);
+  return { view, size, isFitted: moved === null, zoomBy, panBy, fit };
+}
+
+export type ViewControls = ReturnType<typeof useView>;

@@ -1,0 +1,318 @@
+'use client';
+import equal from 'fast-deep-equal';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { addEntry, type Command } from '@/core/edit/command';
+import {
+  acceptWarning,
+  correctEntry,
+  insertEntry,
+  moveLeg,
+  strikeEntry,
+  type Strike,
+} from '@/core/edit/ink';
+import { apply } from '@/core/edit/operations';
+import { renameStation } from '@/core/edit/rename-station';
+import { addLines, changeHeader, changeSettings, type OutingSettings } from '@/core/edit/settings';
+import { writeEntry, type Entry, type Leg } from '@/core/entries/entry';
+import { interpretLine, type Interpretation } from '@/core/log-text/interpret';
+import type { MoreLines } from '@/core/log-text/read-more';
+import { writeLog } from '@/core/log-text/write-log';
+import type { Header } from '@/core/model/header';
+import type { Outing } from '@/core/model/outing';
+import { northsChange } from '@/core/navigation/norths-change';
+import type { EarthModels } from '@/core/north/earth-models';
+import { solve } from '@/core/survey/solve';
+import type { Solution } from '@/core/survey/solution';
+import type { North } from '@/core/units/bearing';
+import type { StoreFault } from '@/store/store-fault';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { useOnce } from '@/views/shared/data/use-once';
+import { changeWords } from '@/views/shared/declination/words';
+import { keepUnsentLine, unsentLine } from './unsent-line';
+import { lineWords, WORDS } from './words';
+
+/** A change that the store would not take: what it was, and the log as it would be with it. */
+interface Unsaved {
+  readonly fault: StoreFault;
+  readonly command: Command;
+  readonly text: string;
+}
+
+/** A line that the entry line writes to instead of the end of the log. */
+interface Editing {
+  readonly how: 'replace' | 'insert';
+  readonly index: number;
+  readonly seen: Entry;
+}
+
+const LONGEST_SHOWN = 60;
+const short = (entry: Entry) => writeEntry(entry, 'magnetic').trim().slice(0, LONGEST_SHOWN);
+
+const LONGEST_REASON = 2000;
+
+/** A strike at this moment, with a reason if there is one. */
+function strikeNow(reason: string): Strike {
+  const why = reason
+    .replace(/[\s|]+/g, ' ')
+    .trim()
+    .slice(0, LONGEST_REASON);
+  return { at: new Date().toISOString(), ...(why === '' ? {} : { reason: why }) };
+}
+
+/** Runs commands, and keeps what the person is told about them. */
+function useCommands(open: OpenOuting, outing: Outing) {
+  const [status, setStatus] = useState('');
+  const [refused, setRefused] = useState<string | null>(null);
+  const [unsaved, setUnsaved] = useState<Unsaved | null>(null);
+
+  /** Resolves to why it was not done, or null. */
+  const run = useCallback(
+    async (command: Command, said: string): Promise<string | null> => {
+      const outcome = await open.run(command);
+      if (outcome.kind === 'saved') {
+        setUnsaved(null);
+        setRefused(null);
+        setStatus(said);
+        return null;
+      }
+      const message = outcomeMessage(outcome);
+      if (outcome.kind === 'refused') setRefused(message);
+      else {
+        const operations = command(outing, open.models);
+        const after = operations.ok ? apply(outing, operations.value) : null;
+        const text = writeLog(after?.ok ? after.value : outing);
+        setUnsaved({ fault: outcome.fault, command, text });
+      }
+      return message;
+    },
+    [open, outing],
+  );
+  return { run, status: refused ?? status, setStatus, setRefused, unsaved };
+}
+
+/** The log up to the line that is written to: a correction is read where it is, not at the end. */
+function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthModels | null) {
+  return useMemo(() => {
+    if (editing === null) return solution;
+    const { outing } = solution;
+    const before = solve({ ...outing, entries: outing.entries.slice(0, editing.index) }, models);
+    return before.ok ? before.value : solution;
+  }, [editing, solution, models]);
+}
+
+/** The line that is being typed, and how it is read. */
+function useEntryText(
+  solution: Solution,
+  models: EarthModels | null,
+  setRefused: (message: null) => void,
+) {
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState(() => unsentLine(solution.outing.id));
+  const [editing, setEditing] = useState<Editing | null>(null);
+  /** Why the line is corrected, if the person says. */
+  const [reason, setReason] = useState('');
+  const place = usePlaceOf(editing, solution, models);
+  const found = useMemo<Interpretation>(() => interpretLine(text, place), [text, place]);
+  /** The text as it is now: a handler of a moment ago still has the one before. */
+  const newest = useRef(text);
+  const put = useCallback((next: string) => {
+    newest.current = next;
+    setText(next);
+  }, []);
+  const type = useCallback(
+    (next: string) => {
+      put(next);
+      setRefused(null);
+    },
+    [put, setRefused],
+  );
+  const { id } = solution.outing;
+  // A correction belongs to its line: only a new one is kept for after a reload.
+  const unsent = editing ? '' : text;
+  useEffect(() => keepUnsentLine(id, unsent), [id, unsent]);
+  const begin = useCallback(
+    (next: Editing, line: string) => {
+      setEditing(next);
+      put(line);
+      input.current?.focus();
+    },
+    [put],
+  );
+  const clear = useCallback(() => {
+    put('');
+    setEditing(null);
+    setReason('');
+    setRefused(null);
+    input.current?.focus();
+  }, [put, setRefused]);
+  const isNewest = useCallback((seen: string) => newest.current === seen, []);
+  return {
+    input,
+    text,
+    isNewest,
+    type,
+    editing,
+    setEditing,
+    begin,
+    reason,
+    setReason,
+    found,
+    clear,
+  };
+}
+
+/** The effect of another header on the way home; empty where nothing moves. */
+function useHeaderEffect(open: OpenOuting, outing: Outing, solution: Solution) {
+  return useCallback(
+    (header: Partial<Header>): string => {
+      if (solution.legs.count === 0) return '';
+      const after = solve({ ...outing, ...header }, open.models);
+      const change = after.ok ? northsChange(solution, after.value) : null;
+      return change ? changeWords(change) : '';
+    },
+    [solution, outing, open.models],
+  );
+}
+
+/**
+ * Undo and redo, and what came of it. `endEditing` is what ends the correction of a line: that line
+ * may be gone or another after the step.
+ */
+const useStep = (
+  open: OpenOuting,
+  endEditing: (() => void) | null,
+  onDone: (failed: string | null, done: string) => void,
+) => {
+  const latest = useRef({ endEditing, onDone });
+  useEffect(() => {
+    latest.current = { endEditing, onDone };
+  });
+  return useCallback(
+    async (kind: 'undo' | 'redo') => {
+      const failed = outcomeMessage(await open[kind]());
+      latest.current.endEditing?.();
+      latest.current.onDone(failed, kind === 'undo' ? WORDS.undone : WORDS.redone);
+    },
+    [open],
+  );
+};
+
+/** The state of the outing view: the line being typed, what is selected, what was saved. */
+export function useOutingView(open: OpenOuting, outing: Outing, solution: Solution) {
+  const { run, status, setStatus, setRefused, unsaved } = useCommands(open, outing);
+  const line = useEntryText(solution, open.models, setRefused);
+  const [selected, setSelected] = useState<number | null>(null);
+  const effectOf = useHeaderEffect(open, outing, solution);
+  const { editing, reason, found, text, isNewest, clear, begin } = line;
+
+  const saveEntry = useCallback(
+    async (entry: Entry) => {
+      const command = commandFor(editing, entry, reason);
+      if ((await run(command, WORDS.saved(short(entry)))) !== null) return;
+      // The struck line stays where it was; the corrected one is below it, and selected.
+      if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
+      clear();
+    },
+    [editing, reason, run, clear],
+  );
+
+  const [save, saving] = useOnce(async () => {
+    if (!isNewest(text)) return;
+    if (found.kind === 'entry') await saveEntry(found.entry);
+    if (found.kind !== 'header') return;
+    const { header } = found;
+    const command = changeHeader((before) => ({ ...before, ...header }));
+    const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
+    if ((await run(command, said)) === null) clear();
+  });
+
+  const entries = useEntryActions(outing, run, setSelected, begin);
+  const step = useStep(open, editing ? clear : null, (failed, done) => {
+    setSelected(null);
+    setRefused(failed);
+    if (failed === null) setStatus(done);
+  });
+
+  return {
+    ...line,
+    ...entries,
+    selected,
+    setSelected,
+    status,
+    unsaved,
+    retry: () => unsaved && run(unsaved.command, 'Saved.').then((done) => done === null && clear()),
+    save,
+    saving,
+    saveEntry,
+    saveLines: ({ entries, header }: MoreLines) =>
+      run(addLines(entries, header), WORDS.savedLines(entries.length)),
+    rename: (from: string, to: string) => run(renameStation(from, to), WORDS.renamed(from, to)),
+    changeSettings: (settings: OutingSettings) =>
+      run(changeSettings(settings), WORDS.savedEffect(effectOf(settings.header))),
+    step,
+  };
+}
+
+/** The command that puts an entry where the entry line writes. */
+function commandFor(editing: Editing | null, entry: Entry, reason: string): Command {
+  if (editing === null) return addEntry(entry);
+  const { how, index, seen } = editing;
+  return how === 'replace'
+    ? correctEntry(index, seen, entry, strikeNow(reason))
+    : insertEntry(index, seen, entry);
+}
+
+/** The north of bearings without a letter on a line of the log. */
+const northAt = ({ entries }: Outing, index: number): North =>
+  entries.slice(0, index).findLast((entry) => entry.kind === 'read')?.north ?? 'magnetic';
+
+/** What can be done with a line of the log. */
+function useEntryActions(
+  outing: Outing,
+  run: (command: Command, said: string) => Promise<string | null>,
+  setSelected: (index: number | null) => void,
+  begin: (editing: Editing, line: string) => void,
+) {
+  return useMemo(() => {
+    const deselect = (done: string | null) => {
+      if (done === null) setSelected(null);
+    };
+    /** Does something with the line at an index, as the person sees it now. */
+    const withLine =
+      <More extends unknown[]>(act: (seen: Entry, index: number, ...more: More) => unknown) =>
+      (index: number, ...more: More) => {
+        const seen = outing.entries[index];
+        if (seen) void act(seen, index, ...more);
+      };
+    return {
+      edit: withLine((seen, index) => {
+        setSelected(index);
+        begin({ how: 'replace', index, seen }, writeEntry(seen, northAt(outing, index)).trim());
+      }),
+      insertBefore: withLine((seen, index) => begin({ how: 'insert', index, seen }, '')),
+      strike: withLine(async (seen, index) => {
+        if (seen.kind === 'struck') return;
+        const said = WORDS.struckOut(lineWords(seen));
+        deselect(await run(strikeEntry(index, seen, strikeNow('')), said));
+      }),
+      move: withLine(async (seen, index, way: 'up' | 'down') => {
+        deselect(await run(moveLeg(index, seen, way), WORDS.moved(way, lineWords(seen))));
+      }),
+      /** Accepts a warning on a line. */
+      accept: withLine((seen, index, code: string) =>
+        run(acceptWarning(index, seen, { kind: 'right', code }), WORDS.accepted),
+      ),
+      /** Accepts a warning on the header. */
+      acceptOnHeader: (code: string) => void run(addEntry({ kind: 'right', code }), WORDS.accepted),
+      /** Takes the reading that a warning offers. */
+      useCorrection: withLine((seen, index, leg: Leg) =>
+        run(correctEntry(index, seen, leg, strikeNow(WORDS.attraction)), WORDS.saved(short(leg))),
+      ),
+      /** Logs a line without touching the one that is being typed. */
+      saveLine: (entry: Entry) => run(addEntry(entry), WORDS.saved(short(entry))),
+    };
+  }, [outing, run, setSelected, begin]);
+}
+
+export type OutingViewState = ReturnType<typeof useOutingView>;

@@ -1,0 +1,95 @@
+'use client';
+import { HomeOutlined, SwapOutlined } from '@ant-design/icons';
+import { compassPointWords, NORTH_WORDS } from '@/core/entries/describe';
+import { positionErrorEllipse } from '@/core/navigation/position-error';
+import { roundUpToFive } from '@/core/navigation/rounding';
+import { isThere, way, type Way } from '@/core/navigation/ways/way';
+import { shownBearing } from '@/core/north/norths';
+import { northShown, stationName, type Solution } from '@/core/survey/solution';
+import { threeDigits } from '@/core/units/angle';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { metresText } from '@/views/shared/words/words';
+import styles from './way-home-strip.module.css';
+import { WORDS } from './words';
+
+export interface WayEnds {
+  readonly from: number;
+  readonly to: number;
+}
+
+interface Props {
+  solution: Solution;
+  ends: WayEnds | null;
+  /** The way home after the leg that is being typed. */
+  preview: Way | null;
+  onChoose: () => void;
+  onStraightHome: () => void;
+}
+
+/** The answer: what to set on the compass, how far to walk, and how sure. Always in view. */
+export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome }: Props) {
+  const from = ends?.from ?? solution.current;
+  const to = ends?.to ?? 0;
+  const straight = preview ?? way(solution, from, to);
+  const there = isThere(straight);
+  const { degrees, north } = shownBearing(straight.bearing, northShown(solution));
+  const bearing = threeDigits(degrees);
+  return (
+    <section className={styles.strip} aria-label={WORDS.home.label}>
+      <p className={preview ? `${styles.bearing} ${styles.preview}` : styles.bearing}>
+        <span className={styles.figure} data-testid="home-bearing">
+          {there ? '—' : bearing}
+        </span>
+        {!there && <span className={styles.north}>{NORTH_WORDS[north]}</span>}
+      </p>
+      <div className={styles.words}>
+        {ends && (
+          <p className={styles.between}>
+            {WORDS.home.between(stationName(solution, from), stationName(solution, to))}
+          </p>
+        )}
+        <p className={styles.sentence} data-testid="home-sentence">
+          {preview && <span className={styles.then}>{WORDS.home.preview} </span>}
+          {!there && <span className="visually-hidden">{WORDS.home.set(bearing)} </span>}
+          {walkWords(straight, stationName(solution, to))}
+        </p>
+        {!preview && !there && <HowSure solution={solution} from={from} to={to} />}
+      </div>
+      <div className={styles.actions}>
+        {ends && (
+          <ToolButton
+            icon={HomeOutlined}
+            label={WORDS.home.straightHome}
+            onClick={onStraightHome}
+          />
+        )}
+        {solution.legs.count > 0 && (
+          <ToolButton
+            icon={SwapOutlined}
+            label={WORDS.home.choose}
+            about={WORDS.home.chooseAbout}
+            onClick={onChoose}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+function walkWords(straight: Way, place: string): string {
+  if (isThere(straight)) return WORDS.home.arrived(place);
+  const { distanceMetres, paces, compassPoint } = straight;
+  const counted = paces === null ? null : Math.round(paces);
+  const direction = compassPointWords(compassPoint);
+  return WORDS.home.walk(metresText(distanceMetres), counted, direction, place);
+}
+
+function HowSure({ solution, from, to }: { solution: Solution; from: number; to: number }) {
+  const { semiMajorMetres } = positionErrorEllipse(solution, from, to);
+  return (
+    <p className={styles.sure}>
+      {WORDS.home.within(roundUpToFive(semiMajorMetres), stationName(solution, to))}{' '}
+      <span className={styles.caution}>{WORDS.home.caution}</span>
+    </p>
+  );
+}

@@ -1,0 +1,145 @@
+import dayjs from 'dayjs';
+import { describeEntry, type Entry } from '@/core/entries/entry';
+import { pacesWords } from '@/core/entries/describe';
+import { sideWords } from '@/core/entries/kinds/at';
+import { bearingDegrees } from '@/core/readings/bearing';
+import { threeDigits } from '@/core/units/angle';
+import type { Metres } from '@/core/units/units';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+
+/** The words of the outing view. */
+
+/** What the log pane shows for a line that is not a leg. */
+export function lineWords(entry: Entry): string {
+  switch (entry.kind) {
+    case 'at':
+      return entry.what + sideWords(entry);
+    case 'see':
+      return `${entry.what}, at ${threeDigits(bearingDegrees(entry.bearing))}`;
+    case 'struck': {
+      const why = entry.reason ? `, ${entry.reason}` : '';
+      return `${entry.was} (struck ${dayjs(entry.at).format('D MMM HH:mm')}${why})`;
+    }
+    default:
+      return describeEntry(entry);
+  }
+}
+
+/** What the entry line is doing, when it isn't adding to the end of the log. */
+export function editingWords(how: 'replace' | 'insert', leg: number): string {
+  const what = leg > 0 ? `leg ${leg}` : 'this line';
+  return `${how === 'replace' ? 'Correcting' : 'Inserting before'} ${what}`;
+}
+
+/** A share of more than this is unusual by compass and pace. Common practice, no source. */
+const USUAL_MISCLOSURE = 0.05;
+
+export const WORDS = {
+  log: 'Log',
+  sketch: 'Sketch',
+  panes: 'Log and sketch',
+  untitled: SHARED_WORDS.untitled,
+  menu: 'Menu',
+  counter: 'Counter',
+  counterAbout: 'Pace counter: tap as you walk',
+  toDeclination: 'Declination: settings, conversions, drawings',
+  toOutings: 'All outings',
+  brand: 'Cairn Back: all outings',
+  settings: 'Settings',
+  undo: 'Undo',
+  redo: 'Redo',
+  columns: { number: 'no.', bearing: 'bearing', count: 'count', metres: 'metres', note: 'note' },
+  emptyLog: 'Nothing logged yet.',
+  emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',
+  entryLabel: 'Next line of the log',
+  entryHint: '220 65p > Gauge 1 ; burnt snag',
+  form: 'Form',
+  formAbout: 'Form: a leg in separate fields',
+  save: 'Log it',
+  saveEdit: 'Replace',
+  saveThis: 'Save',
+  cancel: SHARED_WORDS.cancel,
+  clear: 'Clear',
+  saved: (what: string) => `Saved: ${what}.`,
+  savedLines: (count: number) => `Saved: ${count === 1 ? '1 line' : `${count} lines`}.`,
+  paste: 'Several lines',
+  pasteAbout: 'Several lines at once, as they are on paper',
+  pasteHow:
+    'One line an entry. Below is how each will be written; nothing is logged before you say so.',
+  pasteText: 'Lines to log',
+  logLines: (count: number) => (count === 1 ? 'Log 1 line' : `Log ${count} lines`),
+  tooMany: (most: number) => `More than ${most} lines are a file: import them in Files.`,
+  savedEffect: (effect: string) => `Saved. ${effect}`.trim(),
+  struckOut: (line: string) => `Struck out: ${line}. Undo brings it back.`,
+  moved: (way: 'up' | 'down', line: string) => `Moved ${way}: ${line}.`,
+  accepted: 'Accepted: the reading is right.',
+  renamed: (from: string, to: string) => `${from} is now called ${to}.`,
+  undone: 'Undone.',
+  redone: 'Redone.',
+  attraction: 'compass disturbed there',
+  take: (reading: string) => `Read it as ${reading}`,
+  edit: 'Correct',
+  editLeg: 'Correct a leg',
+  newLeg: 'A leg',
+  insert: 'Insert before',
+  strike: 'Strike out',
+  why: 'Reason (optional)',
+  moveUp: 'Move up',
+  moveDown: 'Move down',
+  legFromHere: 'Leg from here',
+  accept: 'It is right',
+  insteadUse: (bearing: string) => `Use ${bearing} instead`,
+  reversed: 'How a 180° error happens',
+  struckHidden: (count: number) => (count === 1 ? '1 struck line' : `${count} struck lines`),
+  showStruck: 'Show',
+  hideStruck: 'Hide',
+  find: 'Find in the log',
+  notFound: (words: string) => `No line of this log holds “${words}”.`,
+  found: (count: number) => (count === 1 ? '1 line' : `${count} lines`),
+  keypad: 'Keypad',
+  keypadAbout: 'Keypad: dial and number keys',
+  more: 'More',
+  moreAbout: 'More lines to log, and all actions',
+  name: 'Name',
+  wayFromHere: 'Way from here',
+  legNumber: (leg: number) => `Leg ${leg}`,
+  line: 'Line',
+  closure: (station: string, metres: Metres, share: number) =>
+    `Misclosure at ${station}: ${Math.round(metres)} m, ` +
+    `${(100 * share).toFixed(1)} % of the distance walked.` +
+    (share > USUAL_MISCLOSURE
+      ? ' A few per cent are usual by compass and pace: look for a blunder.'
+      : ''),
+  emptied:
+    'The browser emptied its store while this outing was open. This outing was written again ' +
+    'from this tab; others may be lost. Make a backup under Files, and keep it somewhere else.',
+  unsolved: 'This log has an error:',
+  damaged:
+    'Part of this log is damaged on this device. Below is all that can be read, then what can’t, ' +
+    'as it is stored. Save it before anything else.',
+  unreadable: (change: number) => `What could not be read, from change ${change} on:`,
+  toCopies: 'Look for a copy of it in Files',
+  home: {
+    label: 'Way home',
+    arrived: (to: string) => `You are at ${to}.`,
+    set: (bearing: string) => `Set ${bearing} on the compass.`,
+    walk: (metres: string, paces: number | null, direction: string, to: string) =>
+      `Walk ${metres}${paces === null ? '' : `: ${pacesWords(paces)}`}, ${direction}, to ${to}.`,
+    between: (from: string, to: string) => `From ${from} to ${to}`,
+    within: (metres: Metres, to: string) =>
+      `${SHARED_WORDS.within(metres, to)}, with the same compass and stride.`,
+    caution: 'The straight line ignores cliffs and water: look before you step.',
+    preview: 'After this leg:',
+    choose: 'Other stations',
+    chooseAbout: 'The way between other stations',
+    straightHome: 'Way home',
+  },
+  sketchLabel:
+    'Sketch of the route. Arrow keys move it, plus and minus zoom, 0 fits it, page up and page ' +
+    'down choose a leg.',
+  zoomIn: 'Zoom in',
+  zoomOut: 'Zoom out',
+  fit: 'Fit',
+  walks: 'Walks',
+  walksAbout: 'Show where 1,000 simulated walks home end',
+} as const;

@@ -1,0 +1,87 @@
+'use client';
+import { visibleText } from '@/core/units/visible';
+import { DeleteOutlined } from '@ant-design/icons';
+import dayjs from 'dayjs';
+import { startTransition, useEffect, useMemo, useState } from 'react';
+import { needsEarthModels } from '@/core/north/outing-norths';
+import { solve } from '@/core/survey/solve';
+import type { StoredOuting } from '@/store/outings';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { useEarthModels } from '@/views/shared/data/use-earth-models';
+import { SmallSketch } from '@/views/shared/sketch/small-sketch';
+import { viewUrl } from '@/views/views';
+import styles from './outings.module.css';
+import { WORDS } from './words';
+
+/** Rows that fill the first screen with some to spare; more join them after it is painted. */
+const FIRST_ROWS = 16;
+const MORE_ROWS = 40;
+
+/** How many of these rows to draw: the first screen at once, the rest when that is done. */
+function useGrowing(count: number): number {
+  const [drawn, setDrawn] = useState(FIRST_ROWS);
+  useEffect(() => {
+    if (drawn >= count) return;
+    const timer = setTimeout(() => startTransition(() => setDrawn(drawn + MORE_ROWS)));
+    return () => clearTimeout(timer);
+  }, [drawn, count]);
+  return drawn;
+}
+
+type OnDelete = (id: string, name: string) => void;
+
+/** All outings, the last changed first. */
+export function OutingList({
+  outings,
+  onDelete,
+}: {
+  outings: readonly StoredOuting[];
+  onDelete: OnDelete;
+}) {
+  const rows = useGrowing(outings.length);
+  return (
+    <ul className={styles.list}>
+      {outings.slice(0, rows).map((stored) => (
+        <OutingRow key={stored.state.outing.id} stored={stored} onDelete={onDelete} />
+      ))}
+    </ul>
+  );
+}
+
+function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDelete }) {
+  const { outing } = stored.state;
+  const models = useEarthModels(needsEarthModels(outing));
+  const solved = useMemo(() => solve(outing, models), [outing, models]);
+  const name = visibleText(outing.name) || WORDS.untitled;
+  const waits = !solved.ok && solved.fault.fault.code === 'model-not-loaded';
+  return (
+    <li className={styles.row}>
+      <a className={styles.outing} href={viewUrl('outing', outing.id)}>
+        <span className={styles.sketch}>
+          {solved.ok && <SmallSketch solution={solved.value} />}
+        </span>
+        <span className={styles.words}>
+          <span className={styles.name}>{name}</span>
+          <span className={styles.soft}>
+            {outing.date && dayjs(outing.date.day).format('D MMMM YYYY')}
+            {outing.date?.time && `, ${outing.date.time}`}
+          </span>
+          {solved.ok && (
+            <span className={styles.figures}>
+              {WORDS.legs(solved.value.legs.count)} · {WORDS.walked(solved.value.walkedMetres)}
+            </span>
+          )}
+          {stored.damaged && <span className={styles.warning}>{WORDS.damaged}</span>}
+          {!solved.ok && !waits && <span className={styles.warning}>{WORDS.unsolved}</span>}
+        </span>
+      </a>
+      <ToolButton
+        icon={DeleteOutlined}
+        label={WORDS.remove}
+        about={WORDS.removeAbout(name)}
+        plain
+        onClick={() => onDelete(outing.id, name)}
+      />
+    </li>
+  );
+}

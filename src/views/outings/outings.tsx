@@ -1,0 +1,185 @@
+'use client';
+import { PlusOutlined } from '@ant-design/icons';
+import { Button } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import type { BackupState } from '@/store/backup';
+import { storeFault, type StoreFault } from '@/store/store-fault';
+import { CairnMark } from '@/ui/cairn-mark';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { ThemeSwitch } from '@/ui/theme/theme-switch';
+import { viewTitle, viewUrl } from '@/views/views';
+import { OutingList } from './outing-list';
+import styles from './outings.module.css';
+import { useOutings } from './use-outings';
+import { WORDS } from './words';
+
+/** What is being done with outings, and what went wrong with it. */
+function useAttempts() {
+  const [fault, setFault] = useState<StoreFault | null>(null);
+  const [busy, setBusy] = useState(false);
+  /** Resolves to whether it was done. */
+  const attempt = async (action: () => Promise<unknown>): Promise<boolean> => {
+    setBusy(true);
+    setFault(null);
+    try {
+      await action();
+      return true;
+    } catch (error) {
+      setFault(storeFault(error));
+      return false;
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { fault, busy, attempt };
+}
+
+/** A name that no outing has: with a number where the day alone is taken. */
+function freeName(wanted: string, taken: readonly string[]): string {
+  const names = new Set(taken);
+  let name = wanted;
+  for (let number = 2; names.has(name); number++) name = `${wanted} (${number})`;
+  return name;
+}
+
+interface Removed {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The start page: every outing, and one button that starts another. */
+export function Outings() {
+  const { state, startOuting, openDemo, remove, restore } = useOutings();
+  const { fault, busy, attempt } = useAttempts();
+  const [removed, setRemoved] = useState<Removed | null>(null);
+  const outings = state.status === 'ready' ? state.outings : [];
+  const open = (id: string) => location.assign(viewUrl('outing', id));
+  const start = () =>
+    attempt(async () => {
+      const today = dayjs();
+      const name = freeName(
+        WORDS.newName(today.format('D MMMM YYYY')),
+        outings.map((each) => each.state.outing.name),
+      );
+      open(await startOuting(name, today.format('YYYY-MM-DD')));
+    });
+  const failed = fault ?? (state.status === 'failed' ? state.fault : null);
+  return (
+    <div className={styles.page}>
+      <Header />
+      <main className={styles.paper}>
+        <div className={styles.head}>
+          <h1>{viewTitle('outings')}</h1>
+          {outings.length > 0 && <StartButtons onStart={start} busy={busy} />}
+        </div>
+        {failed && (
+          <p role="alert" className={styles.alert}>
+            {STORE_MESSAGES[failed]}
+          </p>
+        )}
+        {removed && (
+          <RemovedNote
+            name={removed.name}
+            onRestore={() =>
+              attempt(() => restore(removed.id)).then((done) => done && setRemoved(null))
+            }
+          />
+        )}
+        {state.status === 'loading' && <p className={styles.status}>{WORDS.loading}</p>}
+        {state.status === 'ready' && <BackupReminder backup={state.backup} />}
+        {state.status === 'ready' && outings.length === 0 && (
+          <Empty
+            onStart={start}
+            busy={busy}
+            onDemo={() => attempt(async () => open(await openDemo()))}
+          />
+        )}
+        {outings.length > 0 && (
+          <OutingList
+            outings={outings}
+            onDelete={(id, name) =>
+              attempt(() => remove(id)).then((done) => done && setRemoved({ id, name }))
+            }
+          />
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** What was deleted, and the way back. */
+const RemovedNote = ({ name, onRestore }: { name: string; onRestore: () => void }) => (
+  <p role="status" className={styles.status}>
+    {WORDS.removed(name)}{' '}
+    <button type="button" className={styles.textButton} onClick={onRestore}>
+      {WORDS.restore}
+    </button>
+  </p>
+);
+
+const Header = () => (
+  <header className={styles.header}>
+    <CairnMark />
+    <span className={styles.brand}>{WORDS.brand}</span>
+    {(['files', 'guide'] as const).map((view) => (
+      <a key={view} href={viewUrl(view)} className={styles.link}>
+        {viewTitle(view)}
+      </a>
+    ))}
+    <ThemeSwitch />
+  </header>
+);
+
+interface StartProps {
+  onStart: () => void;
+  busy: boolean;
+}
+
+const StartButtons = ({ onStart, busy }: StartProps) => (
+  <div className={styles.choices}>
+    <Button size="large" href={viewUrl('step-off')}>
+      {WORDS.stepOff}
+    </Button>
+    <Button
+      type="primary"
+      size="large"
+      icon={<PlusOutlined aria-hidden="true" />}
+      onClick={onStart}
+      loading={busy}
+    >
+      {WORDS.start}
+    </Button>
+  </div>
+);
+
+const BackupReminder = ({ backup }: { backup: BackupState }) =>
+  backup.due && (
+    <p role="status" className={styles.status}>
+      {WORDS.due(backup.changesSince, backup.at !== null)}{' '}
+      <a href={viewUrl('files')}>{WORDS.backUp}</a>
+    </p>
+  );
+
+/** Before the first outing: what this is, and where to begin. */
+const Empty = ({ onStart, busy, onDemo }: StartProps & { onDemo: () => void }) => (
+  <section className={styles.empty}>
+    <CairnMark size={88} />
+    <p className={styles.what}>{WORDS.what}</p>
+    <div className={styles.choices}>
+      <Button type="primary" size="large" onClick={onStart} loading={busy}>
+        {WORDS.start}
+      </Button>
+      <Button size="large" href={viewUrl('step-off')}>
+        {WORDS.stepOff}
+      </Button>
+      <Button size="large" href={viewUrl('files')}>
+        {WORDS.importFile}
+      </Button>
+      <Button size="large" onClick={onDemo}>
+        {WORDS.demo}
+      </Button>
+    </div>
+    <p className={styles.soft}>{WORDS.noNetwork}</p>
+  </section>
+);

@@ -1,0 +1,86 @@
+'use client';
+import { liveQuery } from 'dexie';
+import { useEffect, useRef, useState } from 'react';
+import { readLines } from '@/core/log-text/read-log';
+import { blankOuting, type Outing } from '@/core/model/outing';
+import { backupState, type BackupState } from '@/store/backup';
+import { openingFault } from '@/store/database';
+import { addOuting, markOuting, storedOutings, type StoredOuting } from '@/store/outings';
+import { storeFault, type StoreFault } from '@/store/store-fault';
+import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { ownPaces } from '@/views/shared/data/own-paces';
+
+type OutingsState =
+  | { status: 'loading' }
+  | { status: 'failed'; fault: StoreFault }
+  | { status: 'ready'; outings: readonly StoredOuting[]; backup: BackupState };
+
+const DEMO_ID = 'demo-rain-gauges';
+const DEMO_LOG = '/demo/rain-gauges.log.txt';
+
+async function demoOuting(): Promise<Outing> {
+  const answer = await fetch(DEMO_LOG);
+  const log = readLines(await answer.text(), DEMO_ID);
+  if (!log.ok) throw new Error('the demo log can be read');
+  return log.value.outing;
+}
+
+const serverWantsDemo = async (): Promise<boolean> => {
+  try {
+    const answer = await fetch('/api/start');
+    return ((await answer.json()) as { withDemo: boolean }).withDemo;
+  } catch {
+    // Without a network there is no demo server.
+    return false;
+  }
+};
+
+/** Adds the demo outing; resolves to its id. */
+async function openDemo(): Promise<string> {
+  await addOuting(browserDatabase(), await demoOuting(), new Date());
+  return DEMO_ID;
+}
+
+/** Stores a new outing with the person's own paces; resolves to its id. */
+async function startOuting(name: string, day: string): Promise<string> {
+  const id = crypto.randomUUID();
+  const entries = await ownPaces();
+  const outing: Outing = { ...blankOuting(id, name), date: { day }, entries };
+  await addOuting(browserDatabase(), outing, new Date());
+  askToKeep();
+  return id;
+}
+
+const remove = (id: string) => markOuting(browserDatabase(), id, 'discard', new Date());
+const restore = (id: string) => markOuting(browserDatabase(), id, 'recover', new Date());
+
+/** All outings, live across tabs, and what can be done; an action resolves when it is durable. */
+export function useOutings() {
+  const [state, setState] = useState<OutingsState>({ status: 'loading' });
+  const asked = useRef(false);
+  useEffect(() => {
+    void openingFault(browserDatabase()).then((fault) => {
+      if (fault) setState({ status: 'failed', fault });
+    });
+    const live = liveQuery(async () => {
+      const database = browserDatabase();
+      return {
+        outings: await storedOutings(database),
+        written: await database.changes.count(),
+        backup: await backupState(database, new Date()),
+      };
+    }).subscribe({
+      next: ({ outings, written, backup }) => {
+        setState({ status: 'ready', outings, backup });
+        if (written > 0 || asked.current) return;
+        asked.current = true;
+        void serverWantsDemo().then(async (wanted) => {
+          if (wanted) await openDemo();
+        });
+      },
+      error: (error: unknown) => setState({ status: 'failed', fault: storeFault(error) }),
+    });
+    return () => live.unsubscribe();
+  }, []);
+  return { state, startOuting, openDemo, remove, restore };
+}

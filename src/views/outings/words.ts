@@ -1,0 +1,31 @@
+import { plural } from '@/core/entries/describe';
+import type { Metres } from '@/core/units/units';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+
+/** The words of the start page. */
+export const WORDS = {
+  brand: 'Cairn Back',
+  backUp: 'Back up',
+  due: (changes: number, ever: boolean) =>
+    `${plural(changes, 'change', 'changes')} ` +
+    `${ever ? 'since the last backup' : 'and no backup yet'}: only on this device.`,
+  start: 'Start an outing',
+  stepOff: 'Step off',
+  importFile: 'Import a file',
+  demo: 'Open the demo outing',
+  what:
+    'Log each bearing and each count of paces as you walk; the sketch grows with it.\n' +
+    'At any moment Cairn Back gives the bearing and the distance straight home.',
+  noNetwork: 'It works without a network, and what you log stays on this device.',
+  loading: 'Loading the outings…',
+  untitled: SHARED_WORDS.untitled,
+  remove: 'Delete',
+  removeAbout: (name: string) => `Delete: ${name}`,
+  removed: (name: string) => `“${name}” was deleted.`,
+  restore: 'Restore it',
+  damaged: 'Part of this log can’t be read. Open it to save what is there.',
+  unsolved: 'This log has an error. Open it to see where.',
+  legs: (count: number) => plural(count, 'leg', 'legs'),
+  walked: (metres: Metres) => `${Math.round(metres).toLocaleString('en')} m walked`,
+  newName: (day: string) => `Outing of ${day}`,
+} as const;

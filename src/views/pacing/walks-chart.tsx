@@ -1,0 +1,51 @@
+'use client';
+import { Line } from 'react-chartjs-2';
+import type { PaceLength } from '@/core/pacing/calibration';
+import { bandEdge, useChartColours } from '@/ui/theme/charts';
+import styles from './pacing.module.css';
+import { WORDS } from './words';
+
+/** The walks of a calibration: each a dot, the mean a line, the spread a band. */
+export function WalksChart({ length }: { length: PaceLength }) {
+  const { ink, rule, rest, band: bandColour } = useChartColours();
+  const { walks, paceMetres, spread } = length;
+  const flat = (metres: number) => bandEdge(walks.map(() => metres));
+  const band = paceMetres * (spread ?? 0);
+  return (
+    <div className={styles.chart}>
+      <Line
+        role="img"
+        aria-label={WORDS.chart}
+        data={{
+          labels: walks.map((_, index) => WORDS.walk(index + 1)),
+          datasets: [
+            { ...flat(paceMetres + band), fill: false },
+            { ...flat(paceMetres - band), fill: '-1', backgroundColor: bandColour },
+            { ...flat(paceMetres), borderColor: rest, borderWidth: 2 },
+            {
+              data: [...walks],
+              showLine: false,
+              pointRadius: 6,
+              pointBackgroundColor: ink,
+              borderColor: ink,
+            },
+          ],
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          events: [],
+          plugins: { legend: { display: false } },
+          scales: {
+            x: { offset: true, ticks: { color: ink }, grid: { display: false } },
+            y: {
+              grace: '20%',
+              ticks: { color: ink, callback: (value) => `${Number(value).toFixed(2)} m` },
+              grid: { color: rule },
+            },
+          },
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+import { signedDifference, threeDigits } from '@/core/units/angle';
+import { lengthOf, polar, vectorBetween } from '@/core/units/plane';
+import type { Degrees, Metres } from '@/core/units/units';
+
+/** A direction and a distance. */
+interface Stretch {
+  readonly degrees: Degrees;
+  readonly metres: Metres;
+}
+
+/** The words of pegs and string. */
+export const WORDS = {
+  how:
+    'Lay the route out on the ground with the same compass. Set a peg for the start. From each ' +
+    'peg set the bearing, measure the units, set the next peg. Measure every mark from centre ' +
+    'to centre, and use no iron pegs. The string from the last peg to the first is the way home.',
+  unit: 'Unit',
+  units: ['hand span', 'centimetre', 'inch', 'notebook edge', 'boot'],
+  space: 'Room on the ground, in units',
+  scale: (unit: string, metres: Metres) => `One ${unit || 'unit'} is ${metres} m`,
+  columns: ['from', 'set', 'units', 'to'],
+  drawing: 'The layout from above',
+  answer: (string: Stretch, units: number, home: Stretch) =>
+    `The string should give ${threeDigits(string.degrees)} and ${units.toFixed(1)} units: ` +
+    `${Math.round(string.metres)} m. The exact answer is ${threeDigits(home.degrees)} and ` +
+    `${Math.round(home.metres)} m.`,
+  own: 'What did your layout give?',
+  ownBearing: 'Bearing of the string',
+  ownUnits: 'Length of the string, in units',
+} as const;
+
+/** How far off a layout was: in angle, in length, and where one would have ended. */
+export function ownWords(own: Stretch, home: Stretch): string {
+  const turn = signedDifference(home.degrees, own.degrees);
+  const ends = polar(own.degrees, own.metres);
+  const off = lengthOf(vectorBetween(polar(home.degrees, home.metres), ends));
+  const angle = `${Math.abs(Math.round(turn))}° too far ${turn < 0 ? 'left' : 'right'}`;
+  const length = own.metres - home.metres;
+  return (
+    `${angle}, ${Math.abs(Math.round(length))} m too ${length < 0 ? 'short' : 'long'}: ` +
+    `you would have ended ${Math.round(off)} m from home.`
+  );
+}

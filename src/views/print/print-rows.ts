@@ -1,0 +1,55 @@
+import { distanceWords, slopeWords } from '@/core/entries/describe';
+import { attachesTo, isRemark, type Entry, type Leg } from '@/core/entries/entry';
+import { bearingDegrees } from '@/core/readings/bearing';
+import { walkLog } from '@/core/survey/log-walk';
+import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
+import { backBearing, threeDigits } from '@/core/units/angle';
+import { NORTH_LETTERS } from '@/core/units/bearing';
+import { entryWithNote } from '@/views/shared/words/entry-words';
+
+/** A leg of the printed log: its columns, and the notes of the last one. */
+interface LegRow {
+  readonly cells: readonly string[];
+  readonly notes: string[];
+}
+/** A row of the printed log: a leg, or another line in words. */
+export type PrintRow = LegRow | { readonly words: string };
+
+/** Lines that the page has in the column "from", at its head, or not at all. */
+const isElsewhere = (entry: Entry) =>
+  isRemark(entry) || entry.kind === 'from' || entry.kind === 'landmark';
+
+/** What is printed in the note of the leg before it. */
+const isNoteOfLeg = (entry: Entry) => attachesTo(entry) === 'leg' || entry.kind === 'see';
+
+/** The log as it is printed. */
+export function printRows(solution: Solution): PrintRow[] {
+  const rows: PrintRow[] = [];
+  for (const { entry, leg } of walkLog(solution)) {
+    const before = rows.at(-1);
+    if (isElsewhere(entry)) continue;
+    if (entry.kind === 'leg' && leg) rows.push(legRow(solution, leg, entry));
+    else if (isNoteOfLeg(entry) && before && 'notes' in before) {
+      before.notes.push(entryWithNote(entry));
+    } else rows.push({ words: entryWithNote(entry) });
+  }
+  return rows;
+}
+
+function legRow(solution: Solution, leg: SolvedLeg, reading: Leg): LegRow {
+  const bearing = bearingDegrees(reading.bearing);
+  const { north } = reading.bearing;
+  const letter = north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`;
+  const notes = [reading.to, reading.ground, slopeWords(reading), reading.time, reading.note];
+  return {
+    cells: [
+      String(leg.number),
+      stationName(solution, leg.from),
+      threeDigits(bearing) + letter,
+      threeDigits(backBearing(bearing)) + letter,
+      distanceWords(reading.distance),
+      String(Math.round(leg.metres)),
+    ],
+    notes: [notes.filter(Boolean).join(', ')].filter(Boolean),
+  };
+}

@@ -1,0 +1,88 @@
+'use client';
+import { Button, Radio } from 'antd';
+import { useState } from 'react';
+import { positionErrorEllipse } from '@/core/navigation/position-error';
+import { roundUpToFive } from '@/core/navigation/rounding';
+import { wayHome } from '@/core/navigation/ways/way';
+import { shownBearing } from '@/core/north/norths';
+import { northShown, stationName, type Solution } from '@/core/survey/solution';
+import { useNamedSolution } from '@/views/shared/data/use-solution';
+import { declinationSentence } from '@/views/shared/declination/words';
+import { PlainPage } from '@/views/shared/page/plain-page';
+import { backToWayHome } from '@/views/shared/page/view-page';
+import { ViewHeader } from '@/views/shared/page/view-header';
+import { PlainSketch } from '@/views/shared/sketch/plain-sketch';
+import { viewTitle } from '@/views/views';
+import { LogTable } from './log-table';
+import styles from './print.module.css';
+import { homeWords, WORDS } from './words';
+
+const SIZES = [
+  { value: 'a4', label: 'A4', blankLines: 6 },
+  { value: 'a5', label: 'A5', blankLines: 4 },
+] as const;
+type Size = (typeof SIZES)[number];
+
+/** One page for when the screen dies: log, sketch, way home, cautions, and empty lines. */
+export function Print() {
+  const found = useNamedSolution();
+  return 'solution' in found ? <PrintPage solution={found.solution} /> : <PlainPage {...found} />;
+}
+
+function PrintPage({ solution }: { solution: Solution }) {
+  const [size, setSize] = useState<Size>(SIZES[0]);
+  const { outing } = solution;
+  return (
+    <div className={styles.page}>
+      <div className={styles.screen}>
+        <ViewHeader title={viewTitle('print')} about={outing.name} back={backToWayHome(outing)} />
+        <nav className={styles.choices} aria-label={WORDS.printing}>
+          <Radio.Group
+            aria-label={WORDS.size}
+            value={size.value}
+            onChange={({ target }) =>
+              setSize(SIZES.find(({ value }) => value === target.value) ?? SIZES[0])
+            }
+            optionType="button"
+            buttonStyle="solid"
+            options={SIZES.map(({ value, label }) => ({ value, label }))}
+          />
+          <Button type="primary" onClick={() => window.print()}>
+            {WORDS.print}
+          </Button>
+        </nav>
+      </div>
+      <Sheet solution={solution} size={size} />
+    </div>
+  );
+}
+
+function Sheet({ solution, size }: { solution: Solution; size: Size }) {
+  const { outing, places, end, current } = solution;
+  const home = wayHome(solution);
+  const { semiMajorMetres } = positionErrorEllipse(solution, current, 0);
+  const landmarks = outing.entries.filter((entry) => entry.kind === 'landmark');
+  const place = stationName(solution, 0);
+  const shown = shownBearing(home.bearing, northShown(solution));
+  const day = [outing.date?.day, outing.date?.time].filter(Boolean).join(' ');
+  const { norths } = places.frame;
+  return (
+    <main className={styles.sheet} data-size={size.value}>
+      {/* The sheet's size is a matter of printing, and can only be set in a style of the page. */}
+      <style>{`@page { size: ${size.label}; margin: 10mm; }`}</style>
+      <h2>{outing.name || WORDS.untitled}</h2>
+      <p>
+        {[day, declinationSentence(norths, end.readingNorth, northShown(solution))]
+          .filter(Boolean)
+          .join(' · ')}
+      </p>
+      <p className={styles.home}>{homeWords(home, shown, roundUpToFive(semiMajorMetres), place)}</p>
+      {landmarks.length > 0 && <p>{WORDS.landmarks(landmarks.map(({ what }) => what))}</p>}
+      <div className={styles.both}>
+        <LogTable solution={solution} blankLines={size.blankLines} />
+        <PlainSketch solution={solution} />
+      </div>
+      <p className={styles.small}>{WORDS.cautions}</p>
+    </main>
+  );
+}

@@ -1,0 +1,13 @@
+'use client';
+import { useMemo, useSyncExternalStore } from 'react';
+import { CountSession, type CountState } from '@/store/count-session';
+import { browserDatabase } from '@/views/shared/data/browser-store';
+
+const LOADING: CountState = { status: 'loading' };
+
+/** A count in progress on this device, durable tap by tap. */
+export function useCount(id: string) {
+  const session = useMemo(() => new CountSession(browserDatabase(), id), [id]);
+  const state = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
+  return useMemo(() => ({ state, add: session.add, newest: session.newest }), [state, session]);
+}

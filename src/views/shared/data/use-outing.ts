@@ -1,0 +1,44 @@
+'use client';
+import { useMemo, useSyncExternalStore } from 'react';
+import type { Command } from '@/core/edit/command';
+import { canUseEarthModels } from '@/core/north/outing-norths';
+import { solve } from '@/core/survey/solve';
+import { OutingSession, type SessionState } from '@/store/outing-session';
+import { browserDatabase } from '@/views/shared/data/browser-store';
+import { loadEarthModels, useEarthModels } from '@/views/shared/data/use-earth-models';
+
+const LOADING: SessionState = { status: 'loading' };
+
+const outingState = (session: SessionState) => {
+  if (session.status === 'ready') return session.state;
+  return session.status === 'damaged' ? session.damage.state : null;
+};
+
+/** An outing of this device, live across tabs: its state, its solution, and its changes. */
+export function useOuting(id: string) {
+  const session = useMemo(() => new OutingSession(browserDatabase(), id), [id]);
+  const status = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
+  const state = outingState(status);
+  const outing = state?.outing ?? null;
+  const models = useEarthModels(outing !== null && canUseEarthModels(outing));
+  const solved = useMemo(() => (outing ? solve(outing, models) : null), [outing, models]);
+  return useMemo(
+    () => ({
+      session: status,
+      state,
+      solved,
+      models,
+      run: async (command: Command) => {
+        const outcome = await session.run(command, models);
+        const asksForModels =
+          outcome.kind === 'refused' && outcome.fault.code === 'model-not-loaded';
+        return asksForModels ? session.run(command, await loadEarthModels()) : outcome;
+      },
+      undo: session.undo,
+      redo: session.redo,
+      history: session.history,
+    }),
+    [status, state, solved, models, session],
+  );
+}
+export type OpenOuting = ReturnType<typeof useOuting>;

@@ -1,0 +1,162 @@
+'use client';
+import { Button, Form, Input, Modal, Radio } from 'antd';
+import { useState, type ReactNode } from 'react';
+import type { Header } from '@/core/model/header';
+import type { Outing } from '@/core/model/outing';
+import { PlaceField, type PlaceText } from '@/views/shared/fields/place-field';
+import styles from './declination-fields.module.css';
+import { marginSum, readDraft, type DeclinationDraft, type DraftField } from './draft';
+import {
+  questionsFor,
+  settledDraft,
+  type Answers,
+  type Question,
+  type QuestionKey,
+} from './guided-questions';
+import { Outlook } from './outlook';
+import { useDraftOutlook } from './use-draft-outlook';
+
+interface Props {
+  outing: Outing;
+  header: (draft: DeclinationDraft) => Header | null;
+  draft: DeclinationDraft;
+  place: PlaceText;
+  onPlace: (place: PlaceText) => void;
+  onDraft: (draft: DeclinationDraft) => void;
+  onUse: () => void;
+  onClose: () => void;
+}
+
+const needsPosition = ({ source, grid, correction }: DeclinationDraft) =>
+  source === 'model' || (grid === 'model' && correction !== 'none');
+
+/** The answers so far, and where in the questions one is. */
+function useQuestions(draft: DeclinationDraft, onDraft: (draft: DeclinationDraft) => void) {
+  const [answers, setAnswers] = useState<Answers>({});
+  const [step, setStep] = useState(0);
+  const questions = questionsFor(answers);
+  const answer = (key: QuestionKey, value: string) => {
+    // A changed answer makes the later ones void.
+    const order = questions.map((asked) => asked.key);
+    const earlier = order.slice(0, order.indexOf(key)).map((each) => [each, answers[each]]);
+    const next: Answers = { ...Object.fromEntries(earlier), [key]: value };
+    setAnswers(next);
+    onDraft(settledDraft(draft, next));
+  };
+  return { answers, answer, step, setStep, question: questions[step] };
+}
+
+/** Why one can't go on yet. */
+const MISSING_ANSWER = 'Choose an answer.';
+const MISSING_ANGLE = 'Fill in what the answer needs.';
+
+/** A few questions in plain words that end in the right setting. */
+export function GuidedChoice(props: Props) {
+  const { outing, draft, place, onDraft, onUse, onClose } = props;
+  const { answers, answer, step, setStep, question } = useQuestions(draft, onDraft);
+  const header = question ? null : props.header(draft);
+  const { wrong } = readDraft(draft, outing);
+  const outlook = useDraftOutlook(outing, header, draft.read);
+  const placed = !needsPosition(draft) || Boolean(place.position);
+  const angleReady = Object.keys(wrong).length === 0 && placed;
+  const answered = question !== undefined && answers[question.key] !== undefined;
+  const ready = answered && (question.key !== 'angle' || angleReady);
+  return (
+    <Modal
+      open
+      title="Declination: help me choose"
+      onCancel={onClose}
+      footer={[
+        step > 0 && (
+          <Button key="back" onClick={() => setStep(step - 1)}>
+            Back
+          </Button>
+        ),
+        question && !ready && (
+          <span key="why" className={styles.why}>
+            {answered ? MISSING_ANGLE : MISSING_ANSWER}
+          </span>
+        ),
+        question ? (
+          <Button key="next" type="primary" disabled={!ready} onClick={() => setStep(step + 1)}>
+            Next
+          </Button>
+        ) : (
+          <Button key="use" type="primary" disabled={!header || !!outlook.fault} onClick={onUse}>
+            Use this
+          </Button>
+        ),
+      ]}
+    >
+      <Form layout="vertical" className={styles.steps}>
+        {question && <Asked question={question} answers={answers} onAnswer={answer} />}
+        {question?.key === 'angle' && answers.angle && (
+          <AngleDetails draft={draft} wrong={wrong} day={outing.date?.day} onDraft={onDraft}>
+            {needsPosition(draft) && <PlaceField place={place} onChange={props.onPlace} />}
+          </AngleDetails>
+        )}
+        {!question && <Outlook outlook={outlook} />}
+      </Form>
+    </Modal>
+  );
+}
+
+interface AskedProps {
+  question: Question;
+  answers: Answers;
+  onAnswer: (key: QuestionKey, value: string) => void;
+}
+
+const Asked = ({ question, answers, onAnswer }: AskedProps) => (
+  <>
+    <p className={styles.question} id="guide-question">
+      {question.asks}
+    </p>
+    <Radio.Group
+      key={question.key}
+      aria-labelledby="guide-question"
+      vertical
+      value={answers[question.key]}
+      onChange={(event) => onAnswer(question.key, event.target.value as string)}
+      options={question.choices.map(({ value, label }) => ({ value, label }))}
+    />
+  </>
+);
+
+interface AngleDetailsProps {
+  draft: DeclinationDraft;
+  wrong: Partial<Record<DraftField, string>>;
+  day: string | undefined;
+  onDraft: (draft: DeclinationDraft) => void;
+  children: ReactNode;
+}
+
+function AngleDetails({ draft, wrong, day, onDraft, children }: AngleDetailsProps) {
+  const text = (key: DraftField, label: string, hint: string) => (
+    <Form.Item
+      label={label}
+      htmlFor={`guide-${key}`}
+      validateStatus={draft[key] && wrong[key] ? 'error' : undefined}
+      help={draft[key] ? (wrong[key] ?? hint) : hint}
+    >
+      <Input
+        id={`guide-${key}`}
+        value={draft[key]}
+        onChange={(event) => onDraft({ ...draft, [key]: event.target.value })}
+        autoComplete="off"
+      />
+    </Form.Item>
+  );
+  return (
+    <>
+      {draft.source === 'typed' && text('angle', 'Declination, with its letter', '19.1 W')}
+      {draft.source === 'margin' &&
+        text(
+          'margin',
+          'As the map’s margin prints it',
+          marginSum(draft, day) ?? '2°18’ W, July 2009, 9’ E a year',
+        )}
+      {children}
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { visibleText } from '@/core/units/visible';
+import { CairnMark } from '@/ui/cairn-mark';
+import styles from './view-header.module.css';
+
+export interface Back {
+  readonly href: string;
+  readonly words: string;
+}
+
+interface Props {
+  title: string;
+  /** What it is about, in small: the outing's name. */
+  about?: string;
+  back: Back;
+}
+
+/** The head of a view, with the way back to where it belongs. */
+export function ViewHeader({ title, about, back }: Props) {
+  return (
+    <header className={styles.header}>
+      {/* Whole page loads: they work from the offline cache like any other. */}
+      <a href="/" className={styles.mark} aria-label="Cairn Back: all outings" title="All outings">
+        <CairnMark />
+      </a>
+      <h1 className={styles.title}>{title}</h1>
+      {about && <span className={styles.about}>{visibleText(about)}</span>}
+      <a href={back.href} className={styles.back}>
+        {back.words}
+      </a>
+    </header>
+  );
+}

@@ -1,0 +1,7 @@
+import { GROUNDS } from '@/core/readings/ground';
+import type { Solution } from '@/core/survey/solution';
+
+/** The grounds to choose from: the usual ones, and those an outing has a pace for. */
+export const groundsOf = (solution: Solution): string[] => [
+  ...new Set<string>([...GROUNDS, ...(solution.end.grounds?.keys() ?? [])]),
+];

@@ -1,0 +1,21 @@
+import type { Metres } from '@/core/units/units';
+import { roundDistance } from '@/core/navigation/rounding';
+
+/** Words that several views use. */
+
+export const SHARED_WORDS = {
+  loadingLog: 'Opening the log…',
+  missing: 'There is no such outing on this device.',
+  untitled: 'Outing without a name',
+  cancel: 'Cancel',
+  save: 'Save',
+  undo: 'Undo',
+  share: 'Share',
+  within: (metres: Metres, place: string) => `Within ${metres} m of ${place} (95 %)`,
+} as const;
+
+/** How far a person sees a station in open country until they say. Common practice, no source. */
+export const USUAL_SIGHT_METRES = 25;
+
+/** A distance in the figures that a count of paces is worth. */
+export const metresText = (metres: Metres) => `${roundDistance(metres).toLocaleString('en')} m`;

@@ -1,0 +1,79 @@
+'use client';
+import { Button, Input } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import type { EntryOf } from '@/core/entries/entry';
+import { blankOuting, type Outing } from '@/core/model/outing';
+import { threeDigits } from '@/core/units/angle';
+import type { Degrees } from '@/core/units/units';
+import { addOuting } from '@/store/outings';
+import { storeFault, type StoreFault } from '@/store/store-fault';
+import { Dial } from '@/ui/controls/dial';
+import { useOnce } from '@/views/shared/data/use-once';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { ownPaces } from '@/views/shared/data/own-paces';
+import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import styles from './step-off.module.css';
+import { WORDS } from './words';
+
+const LONGEST_TEXT = 2000;
+
+/** The outing of a step-off: its paces, what marks the start, and the bearing out. */
+async function stepOffOuting(bearing: Degrees, place: string): Promise<Outing> {
+  const now = dayjs();
+  const time = now.format('HH:mm');
+  const what = place.replace(/\s+/g, ' ').trim().slice(0, LONGEST_TEXT);
+  const landmarks: EntryOf<'landmark'>[] = what === '' ? [] : [{ kind: 'landmark', what }];
+  const out: EntryOf<'out'> = {
+    kind: 'out',
+    bearing: { unit: 'degrees', value: bearing, north: 'magnetic' },
+    time,
+  };
+  return {
+    ...blankOuting(crypto.randomUUID(), WORDS.name(time, now.format('D MMMM'))),
+    date: { day: now.format('YYYY-MM-DD'), time },
+    start: { name: WORDS.start },
+    entries: [...(await ownPaces()), ...landmarks, out],
+  };
+}
+
+/** Before: which way, and what to look for on the way back. */
+export function Leaving() {
+  const [bearing, setBearing] = useState(0);
+  const [place, setPlace] = useState('');
+  const [fault, setFault] = useState<StoreFault | null>(null);
+  const [leaving, setLeaving] = useState(false);
+  const [go, busy] = useOnce(async () => {
+    try {
+      const outing = await stepOffOuting(bearing, place);
+      await addOuting(browserDatabase(), outing, new Date());
+      askToKeep();
+      // From here on the page is left: nothing may be started again.
+      setLeaving(true);
+      location.assign(viewUrl('step-off', outing.id));
+    } catch (error) {
+      setFault(storeFault(error));
+    }
+  });
+  return (
+    <ViewPage view="step-off" back={BACK_TO_OUTINGS} width="narrow" plain>
+      <p>{WORDS.bearing}</p>
+      <Dial label={WORDS.dial} degrees={bearing} onTurn={setBearing} />
+      <label htmlFor="place">{WORDS.place}</label>
+      <Input
+        id="place"
+        value={place}
+        onChange={(event) => setPlace(event.target.value)}
+        placeholder={WORDS.placeHint}
+        autoComplete="off"
+      />
+      {fault && <p role="alert">{STORE_MESSAGES[fault]}</p>}
+      <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
+        {WORDS.go(threeDigits(bearing))}
+      </Button>
+      <p className={styles.soft}>{WORDS.caution}</p>
+    </ViewPage>
+  );
+}

@@ -1,0 +1,46 @@
+import { detectionChance } from '@/core/errors/detection';
+import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
+import { roundUpToFive } from '@/core/navigation/rounding';
+import type { WayHome } from '@/core/navigation/ways/ways-home';
+import type { North } from '@/core/units/bearing';
+import type { Metres } from '@/core/units/units';
+import styles from './way-home.module.css';
+import { alongWords, chanceWords, stretchWords, WAY_NAMES, WORDS } from './words';
+
+/** Of many stretches, the first few are written out and the rest counted. */
+const MOST_SHOWN = 4;
+
+interface Props {
+  way: WayHome;
+  sight: Metres;
+  north: North;
+  minutes: number;
+  /** When one would be there, on the clock of the place. */
+  arrives: string;
+  isDark: boolean;
+}
+
+/** One of the ways home: its stretches, how sure, how long, and how likely home is then seen. */
+export function WayCard({ way, sight, north, minutes, arrives, isDark }: Props) {
+  const { aim, stretches, positionError, within95Metres } = way;
+  const rest = stretches.length - MOST_SHOWN;
+  const chance = aim ? detectionAlongLine(aim, sight) : detectionChance(positionError, sight);
+  return (
+    <li data-way={way.kind}>
+      <h3>{WAY_NAMES[way.kind]}</h3>
+      <ol className={styles.stretches}>
+        {stretches.slice(0, MOST_SHOWN).map((stretch, index) => (
+          <li key={index}>
+            {aim && index > 0 ? alongWords(aim, stretch.to) : stretchWords(stretch, north)}
+          </li>
+        ))}
+        {rest > 0 && <li>{WORDS.moreStretches(rest)}</li>}
+      </ol>
+      <p>
+        {WORDS.wayFigures(way, roundUpToFive(within95Metres), minutes, arrives)}
+        {isDark && <b className={styles.warning}> {WORDS.dark}</b>}
+      </p>
+      <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>
+    </li>
+  );
+}

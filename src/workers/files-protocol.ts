@@ -1,0 +1,69 @@
+import type { Entry } from '../core/entries/entry';
+import type { FileContents, UnreadFile } from '../formats/import/read-file';
+import type { CsvMapping } from '../formats/import/table-heads';
+import type { CsvTable } from '../formats/import/read-csv';
+import type { ConflictChoice, ImportCandidate, ImportResult } from '../store/import';
+import type { StoreFault } from '../store/store-fault';
+
+/** A file or a text to be read, and how what is open to choice is to be read. */
+export interface FileJob {
+  readonly name: string;
+  readonly content: Uint8Array | string;
+  readonly toleranceMetres: number;
+  readonly mapping: CsvMapping | null;
+  readonly distanceUnit: string | null;
+  readonly today: string;
+  readonly paces: readonly Entry[];
+}
+
+/** An outing of a file, as its preview shows it. */
+export interface OfferedOuting {
+  readonly name: string;
+  readonly day: string | undefined;
+  readonly legs: number;
+  readonly conflict: ImportCandidate['conflict'];
+}
+
+/** A table without its rows: what its columns were taken for. */
+export interface TableHead {
+  readonly head: readonly string[];
+  readonly firstRow: readonly string[];
+  readonly mapping: CsvMapping;
+  /** True where no head and no cell says what the distances are in. */
+  readonly asksUnit: boolean;
+}
+
+/** What a file holds: enough for its preview. The outings themselves stay in the worker. */
+export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 'thinned'> {
+  readonly outings: readonly OfferedOuting[];
+  readonly profiles: number;
+  readonly table?: TableHead;
+}
+
+/** What came of reading a file. */
+export type FileAnswer =
+  | { readonly kind: 'read'; readonly summary: FileSummary }
+  | { readonly kind: 'unread'; readonly faults: UnreadFile['faults']; readonly table?: TableHead }
+  | { readonly kind: 'store-fault'; readonly fault: StoreFault };
+
+export type ImportAnswer =
+  | { readonly kind: 'imported'; readonly result: ImportResult; readonly profiles: number }
+  | { readonly kind: 'store-fault'; readonly fault: StoreFault };
+
+export type OnProgress = (share: number) => void;
+
+/** What the worker that reads files offers. */
+export interface FilesWorker {
+  /** Reads a file and compares it with the store. */
+  read(job: FileJob, onProgress: OnProgress): Promise<FileAnswer>;
+  /** Imports what was read last, with a choice for each outing: all of it or nothing. */
+  import(choices: readonly ConflictChoice[], onProgress: OnProgress): Promise<ImportAnswer>;
+}
+
+/** The part of a table that its preview shows. */
+export const tableHead = (table: CsvTable): TableHead => ({
+  head: table.head,
+  firstRow: table.rows[0] ?? [],
+  mapping: table.mapping,
+  asksUnit: table.asksUnit,
+});

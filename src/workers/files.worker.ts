@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+import { CairnDatabase } from '../store/database';
+import { FilesRun } from './files-run';
+
+expose(new FilesRun(new CairnDatabase()));

@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest';
+import { chunkArrivals, sumArrivals, thousandArrivals } from '@/core/errors/arrivals';
+import { detectionChance } from '@/core/errors/detection';
+import { isInsideEllipse } from '@/core/errors/ellipse';
+import { CHUNK_TRIALS, ChunkBuffers, walkChunk } from '@/core/errors/random-walks';
+import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
+import { positionError } from '@/core/navigation/position-error';
+import { aimOffWalk, lineHome, straightWalk, walkOf } from '@/core/navigation/simulated-walk';
+import { aimOffHome } from '@/core/navigation/ways/ways-home';
+import { runArrivals } from '@/workers/arrivals-run';
+import { solvedLog } from '../../support/outings';
+
+const walks = {
+  demo: 'aim landmark\n112 200m\n084 146m\n061 246m\n338 185m\n015 115m\n301 169m',
+  needle: 'aim needle\npace 65 per 100 m spread 8%\n200 500p\n120 300p\n020 200p',
+  sighted: 'aim sighted\n000 1km\n090 1km',
+};
+
+describe('simulated walks', () => {
+  it.each(Object.entries(walks))('of %s agree with the formula within 2 %%', (_name, text) => {
+    const { solution } = solvedLog(text);
+    const walk = straightWalk(solution);
+    const buffers = new ChunkBuffers();
+    const chunks = 120;
+    const sight = 25;
+    const parts = Array.from({ length: chunks }, (_, chunk) => {
+      walkChunk(walk, 7, chunk, buffers);
+      return chunkArrivals(walk, buffers, CHUNK_TRIALS, { rangeMetres: sight }, 0);
+    });
+    const { trials, detected, sumEast, sumEastEast, sumNorthNorth, sumNorth, sumEastNorth } =
+      sumArrivals(parts);
+    const error = positionError(solution, solution.current, 0);
+    const [me, mn] = [sumEast / trials, sumNorth / trials];
+    expect(Math.abs((sumEastEast / trials - me * me) / error.xx - 1)).toBeLessThan(0.02);
+    expect(Math.abs((sumNorthNorth / trials - mn * mn) / error.yy - 1)).toBeLessThan(0.02);
+    const scale = Math.sqrt(error.xx * error.yy);
+    expect(Math.abs((sumEastNorth / trials - me * mn - error.xy) / scale)).toBeLessThan(0.02);
+    expect(Math.abs(detected / trials - detectionChance(error, sight))).toBeLessThan(0.02);
+  });
+
+  it('are the same to the bit however the chunks are shared out, as many as wanted', () => {
+    const { solution } = solvedLog(walks.demo);
+    const walk = walkOf(solution, { east: -300, north: 20 });
+    const job = { walk, seed: 3, trials: 10_000, home: { rangeMetres: 25 }, drawn: 5 };
+    const whole = runArrivals({ ...job, firstChunk: 0, chunks: 12 });
+    const shared = [
+      ...runArrivals({ ...job, firstChunk: 0, chunks: 1 }),
+      ...runArrivals({ ...job, firstChunk: 1, chunks: 11 }),
+    ];
+    expect(shared).toEqual(whole);
+    const sum = sumArrivals(whole);
+    expect(sum.trials).toBe(10_000);
+    expect(sum.drawn).toHaveLength(100);
+    // What goes to a worker and back is what was sent.
+    expect(structuredClone(sum)).toEqual(sum);
+    expect(structuredClone(walk)).toEqual(walk);
+  });
+
+  it('of a large sigma use the full functions, with the same result as the polynomial', () => {
+    const bare = (sigma: number) => ({
+      bearing: Float64Array.of(1),
+      length: Float64Array.of(100),
+      alongSigma: Float64Array.of(0),
+      acrossSigma: Float64Array.of(sigma),
+    });
+    const buffers = new ChunkBuffers();
+    const spread = (sigma: number) => {
+      walkChunk(bare(sigma), 1, 0, buffers);
+      return { east: buffers.east.slice(), normals: buffers.normals.slice() };
+    };
+    const limit = (8 * Math.PI) / 180;
+    for (const sigma of [limit * 0.999, limit * 1.001]) {
+      const { east, normals } = spread(sigma);
+      for (let i = 0; i < 200; i++) {
+        expect(Math.abs(east[i]! - 100 * Math.sin(1 + sigma * normals[2 * i]!))).toBeLessThan(
+          100 * 1.6e-6,
+        );
+      }
+    }
+  });
+
+  // The formula meets the line on the heading aimed at, the walks on the one walked: within 1 %.
+  it.each([
+    ['demo', 20, 'right'],
+    ['demo', 120, 'left'],
+    ['needle', 90, 'right'],
+    ['sighted', 300, 'left'],
+  ] as const)('of %s, aiming off onto a line at %d° to the %s, find home', (name, line, side) => {
+    const { solution } = solvedLog(walks[name]);
+    const found = aimOffHome(solution, line, side);
+    const aim = found.ok ? found.value.aim! : expect.fail('this line can be used');
+    const walk = aimOffWalk(solution, aim);
+    for (const rangeMetres of [1, 25]) {
+      const home = { rangeMetres, line: lineHome(aim) };
+      const job = { walk, seed: 11, trials: 100_000, home, drawn: 0 };
+      const { detected, trials } = sumArrivals(runArrivals({ ...job, firstChunk: 0, chunks: 98 }));
+      expect(Math.abs(detected / trials - detectionAlongLine(aim, rangeMetres))).toBeLessThan(0.01);
+    }
+    // 95 % on each side of twice the aim, 90 % in all, when home is only seen from the line itself.
+    expect(detectionAlongLine(aim, 0)).toBeCloseTo(0.9, 3);
+  });
+
+  it('on a heading along the line never meet it', () => {
+    const walk = {
+      bearing: Float64Array.of(0),
+      length: Float64Array.of(100),
+      alongSigma: Float64Array.of(0.1),
+      acrossSigma: Float64Array.of(0),
+    };
+    const home = { rangeMetres: 5, line: { azimuth: 0, mostMetres: 50 } };
+    const job = { walk, seed: 1, trials: 1024, home, drawn: 0, firstChunk: 0, chunks: 1 };
+    expect(sumArrivals(runArrivals(job)).detected).toBe(0);
+    const across = { ...home, line: { azimuth: Math.PI / 2, mostMetres: 50 } };
+    expect(sumArrivals(runArrivals({ ...job, home: across })).detected).toBe(1024);
+  });
+
+  it('a thousand of them lie inside the 95 % ellipse as often as they should', () => {
+    const { solution } = solvedLog(walks.demo);
+    const drawn = thousandArrivals(straightWalk(solution));
+    expect(drawn).toHaveLength(2000);
+    const error = positionError(solution, solution.current, 0);
+    let inside = 0;
+    for (let i = 0; i < drawn.length; i += 2) {
+      if (isInsideEllipse(error, { east: drawn[i]!, north: drawn[i + 1]! })) inside++;
+    }
+    // 950 of 1,000, give or take four times √(1000·0.95·0.05).
+    expect(Math.abs(inside - 950)).toBeLessThan(28);
+  });
+});

@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest';
+import { paceImplausible } from '@/core/checks/legs/pace-implausible';
+import { clockOf, plannedFrom, timeOn } from '@/core/navigation/place-clock';
+import { daylightAt } from '@/core/navigation/sun';
+import { timesOf } from '@/core/survey/leg-times';
+import { ownSpeed, walkMinutes } from '@/core/navigation/ways/walk-time';
+import { solvedLog } from '../../../support/outings';
+
+describe('time and light', () => {
+  // W. W. Naismith, 1892, in the metric form of the trade: 5 km/h and an hour for 600 m of climb.
+  it('5 km take an hour, 600 m of climb another, and going down takes nothing off', () => {
+    expect(walkMinutes(5000, 5)).toBe(60);
+    expect(walkMinutes(5000, 5, 600)).toBe(120);
+    expect(walkMinutes(5000, 5, -600)).toBe(60);
+  });
+
+  it('the speed so far is from the first to the last time, over midnight too', () => {
+    expect(
+      ownSpeed(solvedLog('date 2026-08-14 09:00\n000 1km @09:15\n090 1km @09:30').solution),
+    ).toBeCloseTo(4, 9);
+    expect(ownSpeed(solvedLog('000 1km @23:50\n090 1km @00:10').solution)).toBeCloseTo(3, 9);
+    expect(ownSpeed(solvedLog('000 1km @09:00').solution)).toBeNull();
+    expect(ownSpeed(solvedLog('000 1km\n090 5m').solution)).toBeNull();
+  });
+
+  // Sunset at Greenwich after the Astronomical Almanac, from memory, good to some minutes; civil
+  // twilight lasts 33 to 48 minutes there.
+  it.each([
+    ['2025-03-20', 18 * 60 + 13],
+    ['2025-06-21', 20 * 60 + 21],
+    ['2025-12-21', 15 * 60 + 53],
+  ])('sunset at Greenwich on %s', (day, minutes) => {
+    const greenwich = { latitude: 51.4779, longitude: 0 };
+    const light = daylightAt(greenwich, Date.parse(`${day}T12:00:00Z`));
+    const { sunset, twilightEnds } = light.kind === 'sets' ? light : expect.fail(light.kind);
+    const at = (sunset - Date.parse(`${day}T00:00:00Z`)) / 60_000;
+    expect(Math.abs(at - minutes)).toBeLessThan(4);
+    const twilight = (twilightEnds! - sunset) / 60_000;
+    expect(twilight).toBeGreaterThan(28);
+    expect(twilight).toBeLessThan(52);
+  });
+
+  it('polar night is told from midnight sun, and from a night that is all twilight', () => {
+    const light = (latitude: number, day: string) =>
+      daylightAt({ latitude, longitude: 15 }, Date.parse(`${day}T12:00:00Z`));
+    expect(light(78, '2026-06-21')).toEqual({ kind: 'stays-up' });
+    expect(light(-78, '2026-12-21')).toEqual({ kind: 'stays-up' });
+    expect(light(78, '2026-12-21')).toEqual({ kind: 'never-rises', twilightEnds: null });
+    expect(light(-78, '2026-06-21').kind).toBe('never-rises');
+    // At 69° in December the sun stays down, and noon has civil twilight.
+    expect(light(69, '2026-12-21')).toMatchObject({
+      kind: 'never-rises',
+      twilightEnds: expect.any(Number) as number,
+    });
+    expect(light(62, '2026-06-21')).toMatchObject({ kind: 'sets', twilightEnds: null });
+  });
+});
+
+describe('the clock of an outing', () => {
+  const speed = (text: string) => ownSpeed(solvedLog(text).solution);
+  const slips = (text: string) => timesOf(solvedLog(text).solution).slips.length;
+
+  it('passes a slip back over (it made the speed 0 and the arrival infinite)', () => {
+    const text = '000 1km @10:00\n090 1km @10:30\n180 1km @10:10\n270 1km @11:00';
+    expect(slips(text)).toBe(1);
+    expect(speed(text)).toBeCloseTo(3, 9);
+    expect(paceImplausible(solvedLog(text).solution)[0]!.message).toMatch(/goes back.*passed over/);
+  });
+
+  it('lets days roll over (an outing of two days walked 36 km/h)', () => {
+    const text = '000 1km @15:00\n090 3km @16:00\n180 1km @08:00\n270 6km @10:00';
+    expect(slips(text)).toBe(0);
+    expect(timesOf(solvedLog(text).solution).lastMinutes).toBe(34 * 60);
+    expect(speed(text)).toBeCloseTo(3, 9);
+  });
+
+  it('counts a halt apart from walking (a rest prefilled 0.2 km/h)', () => {
+    const text = '000 1km @10:00\n090 1km @10:20\n180 200m @11:20\n270 1km @11:40';
+    expect(speed(text)).toBeCloseTo(3, 9);
+  });
+
+  it('counts the way to a station that a `from` names', () => {
+    const { solution } = solvedLog('000 1km @10:00 > A\n000 1km > B\nfrom A\n090 1km @11:00');
+    expect(timesOf(solution).stretches[0]).toMatchObject({ metres: 3000, minutes: 60 });
+  });
+
+  it('is the device’s near by, and by the sun’s zone for a place on another meridian', () => {
+    const { solution } = solvedLog('start Dock at 54.2 -63.5\n000 1km');
+    expect(clockOf(solution, -180)).toEqual({ offsetMinutes: -180, isDevice: true });
+    expect(clockOf(solution, 60)).toEqual({ offsetMinutes: -240, isDevice: false });
+    expect(
+      timeOn({ offsetMinutes: -240, isDevice: false }, Date.parse('2026-08-14T14:05:00Z')),
+    ).toBe('10:05');
+    const pacific = solvedLog('start Islet at 0 179\n000 1km').solution;
+    expect(clockOf(pacific, -12 * 60).isDevice).toBe(true);
+  });
+
+  it('an outing of another day is planned from its own last time', () => {
+    const { solution } = solvedLog('date 2026-08-14 09:00\n000 1km @10:42');
+    const clock = { offsetMinutes: -240, isDevice: true };
+    const now = Date.parse('2026-11-25T12:00:00Z');
+    expect(plannedFrom(solution, clock, now)).toEqual({
+      at: Date.parse('2026-08-14T14:42:00Z'),
+      ofOuting: true,
+    });
+    const sameDay = Date.parse('2026-08-14T20:00:00Z');
+    expect(plannedFrom(solution, clock, sameDay)).toEqual({ at: sameDay, ofOuting: false });
+    const undated = solvedLog('000 1km').solution;
+    expect(plannedFrom(undated, clock, now)).toEqual({ at: now, ofOuting: false });
+  });
+});

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_ERRORS } from '@/core/model/error-settings';
+import { positionError } from '@/core/navigation/position-error';
+import { solve } from '@/core/survey/solve';
+import {
+  anyOuting,
+  deepFreeze,
+  leg,
+  outingOf,
+  solved,
+  solvedLog,
+  someLegs,
+} from '../../support/outings';
+
+describe('solving an outing', () => {
+  it('a leg split in two ends in the same place', () => {
+    fc.assert(
+      fc.property(
+        someLegs,
+        fc.nat(),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        (legs, at, share) => {
+          const whole = legs.map(([b, d]) => leg(b, d));
+          const index = at % legs.length;
+          const [b, d] = legs[index]!;
+          const split = whole.toSpliced(index, 1, leg(b, d * share), leg(b, d * (1 - share)));
+          const [one, two] = [solved(outingOf(whole)), solved(outingOf(split))];
+          const [before, after] = [one.places.at(one.current), two.places.at(two.current)];
+          expect(after.east).toBeCloseTo(before.east, 8);
+          expect(after.north).toBeCloseTo(before.north, 8);
+          expect(two.walkedMetres).toBeCloseTo(one.walkedMetres, 8);
+        },
+      ),
+    );
+  });
+
+  it('changes nothing that it is given, and gives the same again, also in between', () => {
+    fc.assert(
+      fc.property(anyOuting, (outing) => {
+        deepFreeze(outing);
+        const errors = deepFreeze({ ...DEFAULT_ERRORS });
+        const first = solve(outing, null, { errors });
+        // Another solution in between leaves no trace in a module.
+        solve(outingOf([leg(1, 2), leg(3, 4)]));
+        const second = solve(outing, null, { errors });
+        if (!first.ok || !second.ok) throw new Error('this outing can be solved');
+        const facts = ({ legs, places, current, closures }: typeof first.value) => ({
+          current,
+          closures,
+          legs: Array.from(legs),
+          places: places.stations().map((station) => places.at(station)),
+        });
+        expect(facts(second.value)).toEqual(facts(first.value));
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('takes the errors that it is given: twice the sigma, twice the uncertainty', () => {
+    const outing = outingOf([leg(0, 100), leg(90, 200)]);
+    const { distance, bearingDegrees } = DEFAULT_ERRORS;
+    const doubled = {
+      ...DEFAULT_ERRORS,
+      distance: 2 * distance,
+      bearingDegrees: {
+        needle: 2 * bearingDegrees.needle,
+        landmark: 2 * bearingDegrees.landmark,
+        sighted: 2 * bearingDegrees.sighted,
+      },
+    };
+    const [usual, wide] = [solve(outing), solve(outing, null, { errors: doubled })];
+    if (!usual.ok || !wide.ok) throw new Error('this outing can be solved');
+    const [a, b] = [positionError(usual.value, 2, 0), positionError(wide.value, 2, 0)];
+    for (const key of ['xx', 'xy', 'yy'] as const) expect(b[key]).toBeCloseTo(4 * a[key], 9);
+  });
+});
+
+describe('places', () => {
+  const { solution } = solvedLog('000 100m > A\n090 100m > B\nfrom A\n270 50m > C');
+  const { places } = solution;
+
+  it('give the vector between any two stations, and its covariance by the path', () => {
+    const across = places.relative(2, 3);
+    expect([across.east, across.north]).toEqual([-150, expect.closeTo(0, 9)]);
+    const [toB, toC] = [places.relative(1, 2).covariance, places.relative(1, 3).covariance];
+    expect(across.covariance.xx).toBeCloseTo(toB.xx + toC.xx, 9);
+    expect(across.covariance.yy).toBeCloseTo(toB.yy + toC.yy, 9);
+    expect(places.relative(1, 1)).toEqual({
+      east: 0,
+      north: 0,
+      covariance: { xx: 0, xy: 0, yy: 0 },
+    });
+  });
+
+  it('are asked by number, and refuse one that is no station', () => {
+    expect(places.stations()).toEqual([0, 1, 2, 3]);
+    expect(() => places.at(4)).toThrow(RangeError);
+    expect(() => places.relative(0, -1)).toThrow(RangeError);
+  });
+
+  it('the path to a station is in the order in which it was walked', () => {
+    const numbers = (station: number) => solution.legs.pathTo(station).map(({ number }) => number);
+    expect([numbers(0), numbers(2), numbers(3)]).toEqual([[], [1, 2], [1, 3]]);
+  });
+});
+
+describe('closures', () => {
+  it('say where the leg ended less the station, and adjust nothing', () => {
+    const { solution } = solvedLog('000 100m > A\n090 100m\n190 90m > Start\n045 10m');
+    const [closure] = solution.closures;
+    expect(closure).toMatchObject({ entry: 2, leg: 3, station: 'Start' });
+    const dx = 100 + 90 * Math.sin((190 * Math.PI) / 180);
+    expect(closure!.misclosure.east).toBeCloseTo(dx, 9);
+    expect(closure!.ofWalked).toBeCloseTo(closure!.metres / 290, 12);
+    // The next leg leaves from the station, not from where leg 3 ended.
+    expect(solution.legs.leg(3).end.east).toBeCloseTo(dx, 9);
+    expect(solution.places.at(4)).toEqual({
+      east: expect.closeTo(10 * Math.SQRT1_2, 9),
+      north: expect.closeTo(10 * Math.SQRT1_2, 9),
+    });
+  });
+});

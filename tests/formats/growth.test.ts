@@ -1,0 +1,28 @@
+import { describe, expect, it } from 'vitest';
+import { COARSE, exponentOf, growthOf, processed } from '../support/growth';
+import { WORST_INPUTS } from '../support/worst-inputs';
+
+/** More than n·log n over the sizes that are measured, and far less than n². */
+const MOST = 1.3;
+
+describe('the time of the worst known inputs', () => {
+  it.each(WORST_INPUTS)('$name: grows no faster than its size', async (input) => {
+    // What else the machine does may spoil a measurement, but not five that are far from square.
+    let least = Infinity;
+    for (let tries = 0; tries < 5 && least >= MOST; tries++) {
+      least = Math.min(least, (await growthOf(input, COARSE, tries + 1)).exponent);
+    }
+    expect(least).toBeLessThan(MOST);
+  });
+
+  it('would show what grows with the square', async () => {
+    const square = async (text: string | Uint8Array) => {
+      let sum = 0;
+      for (let i = 0; i < text.length; i++) for (let j = 0; j < text.length; j++) sum += i ^ j;
+      if (sum < 0) await processed(text);
+    };
+    const input = { name: 'square', from: 2000, make: (size: number) => 'x'.repeat(size) };
+    expect((await growthOf(input, COARSE, 2, square)).exponent).toBeGreaterThan(1.6);
+    expect(exponentOf([1, 2, 4], [3, 12, 48])).toBeCloseTo(2, 9);
+  });
+});

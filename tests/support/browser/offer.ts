@@ -1,0 +1,28 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Visitor } from './visitor';
+
+/** A folder of this run for files that are offered. */
+export const folder = mkdtempSync(join(tmpdir(), 'files-'));
+
+/** Until a file that was not taken is offered again. */
+const RETRY_MS = 5000;
+
+/** Offers a file in the Files view, as choosing it would. */
+export const offer = async (visitor: Visitor, name: string, content: string | Uint8Array) => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  const { page } = visitor;
+  for (let isTaken = false; !isTaken;) {
+    const input = await page.waitForSelector('.ant-upload-drag input[type=file]');
+    await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
+    // The field is made anew now and then, and one that is on its way out takes nothing.
+    isTaken = await page
+      .waitForSelector('.ant-progress, [data-testid=preview]', { timeout: RETRY_MS })
+      .then(
+        () => true,
+        () => false,
+      );
+  }
+};

@@ -1,0 +1,303 @@
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
+import { readLines } from '@/core/log-text/read-log';
+import { viewUrl, type ViewId } from '@/views/views';
+
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
+/** Both sizes, for `describe.each`. */
+export const SIZES = [
+  ['desk', DESK],
+  ['phone', PHONE],
+] as const;
+
+export const LINE = 'input[aria-label="Next line of the log"]';
+
+/** A state that never comes fails a test; one that comes late on a busy machine doesn't. */
+const PATIENCE_MS = Number(process.env.PATIENCE_MS ?? 180_000);
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await puppeteer.connect({ browserWSEndpoint: inject('browser') });
+});
+afterAll(() => browser.disconnect());
+
+/** Someone at a screen, with a browser profile of their own. Problems of the page are collected. */
+export class Visitor {
+  readonly problems: string[] = [];
+  private readonly foreign: string[] = [];
+  private outings = 0;
+
+  private constructor(
+    readonly context: BrowserContext,
+    readonly page: Page,
+    readonly url: string,
+  ) {}
+
+  static async arrive(viewport = DESK, url = inject('url')): Promise<Visitor> {
+    const context = await browser.createBrowserContext();
+    const visitor = new Visitor(context, await context.newPage(), url);
+    await visitor.watch(viewport);
+    return visitor;
+  }
+
+  private async watch(viewport: typeof DESK) {
+    const { page } = this;
+    page.setDefaultTimeout(PATIENCE_MS);
+    await page.setViewport(viewport);
+    page.on('pageerror', (error) => this.problems.push(String(error)));
+    page.on('console', (message) => {
+      if (message.type() === 'error') this.problems.push(message.text());
+    });
+    page.on('request', (request) => {
+      const { protocol, host } = new URL(request.url());
+      if (protocol.startsWith('http') && host !== new URL(this.url).host) {
+        this.foreign.push(request.url());
+      }
+    });
+  }
+
+  /** Another tab of the same browser profile. */
+  async tab(path: string): Promise<Visitor> {
+    const other = new Visitor(this.context, await this.context.newPage(), this.url);
+    await other.watch(DESK);
+    await other.page.goto(this.url + path);
+    return other;
+  }
+
+  /** Fails if a page had a problem, or asked another server for anything. */
+  expectNoProblems() {
+    expect(this.problems.splice(0)).toEqual([]);
+    expect(this.foreign).toEqual([]);
+  }
+
+  async leave() {
+    this.expectNoProblems();
+    await this.context.close();
+  }
+
+  /** Opens the start page and starts an outing there; ends on the outing. */
+  async startOuting() {
+    await this.page.goto(this.url);
+    await this.click('Start an outing');
+    await this.page.waitForSelector('[data-testid=home-sentence]');
+  }
+
+  /** Puts an outing with these lines into the store, as an import would; returns its id. */
+  async store(lines: readonly string[], name = 'Test'): Promise<string> {
+    const id = `test-${++this.outings}`;
+    const log = readLines([`outing ${name}`, ...lines].join('\n'), id);
+    if (!log.ok) throw new Error(JSON.stringify(log.fault));
+    if (this.outings === 1) {
+      // The start page makes the database.
+      await this.goto('outings');
+      await this.reads('main', /Start an outing/);
+    }
+    await this.page.evaluate(addRecord, {
+      outing: id,
+      number: 0,
+      at: new Date().toISOString(),
+      change: { kind: 'create', outing: log.value.outing },
+    });
+    return id;
+  }
+
+  /** Opens a view, of an outing if it is about one. */
+  async goto(view: ViewId, id?: string, more?: Record<string, string>) {
+    await this.page.goto(this.url + viewUrl(view, id, more));
+  }
+
+  /** Stores an outing with these lines and opens one of its views; returns its id. */
+  async open(lines: readonly string[], view: ViewId = 'outing'): Promise<string> {
+    const id = await this.store(lines);
+    await this.goto(view, id);
+    if (view === 'outing') await this.page.waitForSelector('[data-testid=home-sentence]');
+    return id;
+  }
+
+  /** A control by the name that a screen reader would say. */
+  async click(name: string) {
+    const control = await this.page.waitForSelector(`aria/${name}`, { visible: true });
+    await control!.click();
+  }
+
+  /** The same without a mouse, for what is still moving or partly out of view. */
+  async press(name: string) {
+    const control = await this.page.waitForSelector(`aria/${name}`, { visible: true });
+    await control!.evaluate((element) => (element as HTMLElement).click());
+  }
+
+  /**
+   * Waits until what is at a selector answers: a page shows before its script has taken hold of it,
+   * and a key that comes in between is lost. React leaves its mark on what it has taken.
+   */
+  async alive(selector: string) {
+    if (await this.page.evaluate(isAlive, selector)) return;
+    await this.page.waitForFunction(isAlive, {}, selector);
+  }
+
+  /** A choice by the words beside it. */
+  async choose(words: string) {
+    const choice = await this.page.waitForSelector(`::-p-text(${words})`, { visible: true });
+    await choice!.evaluate((element) => (element as HTMLElement).click());
+  }
+
+  /** An enabled button or choice with exactly this text, within a part of the page. */
+  async pick(text: string, within = 'body') {
+    await this.page.waitForFunction(
+      (part: string, wanted: string) => {
+        const all = document.querySelectorAll<HTMLElement>(`${part} button, ${part} label`);
+        const found = [...all].find(
+          (each) => each.textContent === wanted && !(each as HTMLButtonElement).disabled,
+        );
+        found?.click();
+        return found !== undefined;
+      },
+      {},
+      within,
+      text,
+    );
+  }
+
+  /** Writes another text into a field. */
+  async fill(selector: string, text: string) {
+    await this.page.waitForSelector(selector, { visible: true });
+    await this.alive(selector);
+    await this.page.focus(selector);
+    await this.page.$eval(selector, (field) => (field as HTMLInputElement).select());
+    if (text === '') await this.page.keyboard.press('Backspace');
+    else await this.page.keyboard.sendCharacter(text);
+  }
+
+  /** Writes into the entry line. */
+  async type(line: string) {
+    await this.page.waitForSelector(LINE);
+    await this.page.focus(LINE);
+    await this.page.keyboard.sendCharacter(line);
+  }
+
+  /** Types a line into the entry line, and waits until the app says that it is saved. */
+  async log(line: string) {
+    await this.type(line);
+    await this.page.keyboard.press('Enter');
+    await this.page.waitForFunction(
+      (at: string) => document.querySelector<HTMLInputElement>(at)?.value === '',
+      {},
+      LINE,
+    );
+    await this.interprets(/^Saved/);
+  }
+
+  text(selector: string): Promise<string> {
+    return this.page.$eval(selector, (element) => element.textContent ?? '');
+  }
+
+  value(selector: string): Promise<string> {
+    return this.page.$eval(selector, (field) => (field as HTMLInputElement).value);
+  }
+
+  /** Waits until the text at a selector matches. */
+  async reads(selector: string, pattern: RegExp) {
+    await this.page.waitForFunction(
+      (at: string, source: string, flags: string) =>
+        new RegExp(source, flags).test(document.querySelector(at)?.textContent ?? ''),
+      {},
+      selector,
+      pattern.source,
+      pattern.flags,
+    );
+  }
+
+  /** Waits until this selector matches nothing that can be seen. */
+  async gone(selector: string) {
+    await this.page.waitForSelector(selector, { hidden: true });
+  }
+
+  /** What the entry line says below it. */
+  interprets = (pattern: RegExp) => this.reads('#interpretation', pattern);
+  bearing = () => this.text('[data-testid=home-bearing]');
+
+  async home(bearing: string, sentence: RegExp) {
+    await this.reads('[data-testid=home-bearing]', new RegExp(`^${bearing}$`));
+    await this.reads('[data-testid=home-sentence]', sentence);
+  }
+
+  /** How many legs the sketch draws. */
+  legsDrawn(): Promise<number> {
+    return this.page.$$eval('[data-testid=legs], [data-testid=side-trips]', (paths) =>
+      paths.reduce((sum, path) => sum + path.getAttribute('d')!.split('L').length - 1, 0),
+    );
+  }
+
+  /** Presses keys with Control held. */
+  async chord(...keys: ('Shift' | 'z' | 'y')[]) {
+    await this.page.keyboard.down('Control');
+    if (keys[0] === 'Shift') await this.page.keyboard.down('Shift');
+    await this.page.keyboard.press(keys.at(-1)!);
+    if (keys[0] === 'Shift') await this.page.keyboard.up('Shift');
+    await this.page.keyboard.up('Control');
+  }
+
+  /** Waits until the offline worker controls the page. */
+  async workerInstalled() {
+    await this.page.waitForFunction(async () => {
+      await navigator.serviceWorker.ready;
+      return navigator.serviceWorker.controller?.state === 'activated';
+    });
+  }
+}
+
+/** Runs in the page: true once React has taken hold of what is at a selector. */
+function isAlive(selector: string): boolean {
+  const found = document.querySelector(selector);
+  return found !== null && Object.keys(found).some((key) => key.startsWith('__reactProps'));
+}
+
+/** Runs in the page: adds a record to the change log. */
+const addRecord = (record: object) =>
+  new Promise<void>((resolve, reject) => {
+    const open = indexedDB.open('cairn-back');
+    open.onerror = () => reject(new Error('the database can’t be opened'));
+    open.onsuccess = () => {
+      const transaction = open.result.transaction('changes', 'readwrite');
+      transaction.objectStore('changes').put(record);
+      transaction.onabort = () => reject(new Error('the record can’t be written'));
+      transaction.oncomplete = () => {
+        open.result.close();
+        resolve();
+      };
+    };
+  });
+
+/** Adds a raw record to a visitor's change log, as damage or another program would. */
+export const putRecord = (visitor: Visitor, record: object) =>
+  visitor.page.evaluate(addRecord, record);
+
+/** One visitor for all tests of a block: a warm browser, and an outing of its own for each test. */
+export function sharedVisitor(viewport = DESK): { readonly visitor: Visitor } {
+  let visitor: Visitor | undefined;
+  beforeAll(async () => {
+    visitor = await Visitor.arrive(viewport);
+  });
+  afterEach(() => visitor?.expectNoProblems());
+  afterAll(() => visitor?.leave());
+  return {
+    get visitor() {
+      return visitor ?? expect.fail('the tests have not begun');
+    },
+  };
+}
+
+/** Ten legs of a walk; the way home was computed once by the formulas: 344.7 m on 219.3. */
+export const TEN_LEGS = [
+  '112 130p > Gauge 1',
+  '084 95p ; edge of the burn',
+  '061 160p back 241',
+  '338 120p',
+  '015 75p @10:35 > Esker top',
+  '301 110p',
+  '268 140p',
+  'S40W 60p',
+  'SSW 100m',
+  '250 0.1km up 3',
+];

@@ -1,0 +1,61 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Daylight } from '@/core/navigation/sun';
+import { chanceWords, isDarkAt, planningWords, type Planning } from '@/views/way-home/words';
+
+/** What a saying of a chance stands for. */
+function shareOf(words: string): number {
+  if (words === 'almost certain') return 0.99;
+  const [, one, of] = /^(?:less than )?(\d+) in (\d+)$/.exec(words) ?? [];
+  return words.startsWith('less') ? 0 : Number(one) / Number(of);
+}
+
+describe('a chance in words', () => {
+  it('is rounded down and never up', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (chance) => {
+        expect(shareOf(chanceWords(chance))).toBeLessThanOrEqual(chance);
+      }),
+    );
+    expect([chanceWords(0.949), chanceWords(0.95), chanceWords(0.09)]).toEqual([
+      '9 in 10',
+      '19 in 20',
+      'less than 1 in 10',
+    ]);
+  });
+});
+
+describe('the daylight of a plan', () => {
+  const noon = Date.parse('2026-08-14T12:00:00Z');
+  const hour = 3_600_000;
+  const plan = (light: Daylight | null, more: Partial<Planning> = {}): Planning => ({
+    now: noon,
+    ofOuting: false,
+    light,
+    time: (at) => new Date(at).toISOString().slice(11, 16),
+    bySun: false,
+    ...more,
+  });
+
+  it('says when to leave, or that it is too late', () => {
+    const light: Daylight = { kind: 'sets', sunset: noon + 6 * hour, twilightEnds: null };
+    expect(planningWords(plan(light), 60)).toBe(
+      'Sunset 18:00, and twilight all night. Leave by 17:00 to be there before sunset.',
+    );
+    expect(planningWords(plan(light), 600)).toMatch(/stop while there is light/);
+    expect([isDarkAt(light, noon), isDarkAt(light, noon + 7 * hour)]).toEqual([false, true]);
+  });
+
+  it('tells midnight sun from polar night, and whose clock it is', () => {
+    expect(planningWords(plan({ kind: 'stays-up' }), 60)).toBe(
+      'The sun stays up here all day and night.',
+    );
+    const night: Daylight = { kind: 'never-rises', twilightEnds: noon + hour };
+    expect(planningWords(plan(night), 60)).toMatch(/does not rise.*Twilight ends at 13:00/);
+    expect([isDarkAt(night, noon), isDarkAt({ kind: 'stays-up' }, noon)]).toEqual([true, false]);
+    const other = plan(night, { ofOuting: true, bySun: true });
+    expect(planningWords(other, 60)).toMatch(/^Planned from the outing’s own last time, 12:00\./);
+    expect(planningWords(other, 60)).toMatch(/by the sun’s zone at the start\.$/);
+    expect(planningWords(plan(null), 60)).toMatch(/set the position of the start/);
+  });
+});
