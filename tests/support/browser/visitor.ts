@@ -132,7 +132,6 @@ export class Visitor {
    * and a key that comes in between is lost. React leaves its mark on what it has taken.
    */
   async alive(selector: string) {
-    if (await this.page.evaluate(isAlive, selector)) return;
     await this.page.waitForFunction(isAlive, {}, selector);
   }
 
