@@ -19,6 +19,7 @@ const CORE = [
   ['north', 'errors'],
   ['survey'],
   ['navigation', 'checks'],
+  ['learning'],
   ['log-text'],
   ['edit'],
 ];

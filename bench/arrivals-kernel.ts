@@ -7,7 +7,18 @@ import { NormalStream } from '../src/core/errors/ziggurat';
 export function benchWalk(): Walk {
   const rows = 13;
   const column = () => new Float64Array(rows);
-  const walk = { bearing: column(), length: column(), alongSigma: column(), acrossSigma: column() };
+  const walk = {
+    bearing: column(),
+    length: column(),
+    alongSigma: column(),
+    acrossSigma: column(),
+    sector: column(),
+    // All legs share one compass and one length of pace, as those of most outings do.
+    turn: new Int32Array(rows).fill(1),
+    scale: new Int32Array(rows).fill(2),
+    sharedSigma: Float64Array.of((1.5 * Math.PI) / 180, 0.04),
+    mixtures: [Float64Array.of(1, 0), Float64Array.of(0, 1)],
+  };
   let [x, y] = [0, 0];
   for (let row = 0; row < rows - 1; row++) {
     walk.bearing[row] = ((row * 37) % 360) * (Math.PI / 180);
@@ -62,12 +73,14 @@ export function plain(walk: Walk, trials: number): number {
     acrossSigma: walk.acrossSigma[row]!,
   }));
   let sum = 0;
+  const [compass = 0, pace = 0] = walk.sharedSigma;
   for (let trial = 0; trial < trials; trial++) {
     let at = { x: 0, y: 0 };
+    const shared = { turn: compass * plainNormal(), scale: pace * plainNormal() };
     for (const leg of legs) {
       const error = { along: plainNormal(), across: plainNormal() };
-      const length = leg.length * (1 + leg.alongSigma * error.along);
-      const angle = leg.bearing + leg.acrossSigma * error.across;
+      const length = leg.length * (1 + leg.alongSigma * error.along + shared.scale);
+      const angle = leg.bearing + leg.acrossSigma * error.across + shared.turn;
       at = { x: at.x + length * Math.sin(angle), y: at.y + length * Math.cos(angle) };
     }
     sum += at.x;

@@ -113,7 +113,12 @@ const PICTURES = [
   { name: 'settings', path: OUTING, act: (page) => page.click(label('Settings')) },
   { name: 'warnings', path: OUTING, act: chooseFirstWarning },
   { name: 'declination', path: ofDemo('/declination') },
-  { name: 'declination-phone', viewport: PHONE, theme: 'dark', path: ofDemo('/declination') },
+  {
+    name: 'uncertainty',
+    theme: 'dark',
+    path: ofDemo('/uncertainty'),
+    ready: '[data-sigma=landmark]',
+  },
   {
     name: 'counter-phone',
     viewport: PHONE,

@@ -1,7 +1,9 @@
 import { warningsOf } from '../core/checks';
 import type { WarningPlace } from '../core/checks/check';
 import type { Ellipse } from '../core/errors/ellipse';
+import type { SourceId } from '../core/errors/sources/source';
 import { placeOnMap, positionErrorEllipse } from '../core/navigation/position-error';
+import { contributions, sharesOf } from '../core/navigation/uncertainty-sources';
 import { way } from '../core/navigation/ways/way';
 import { positionOfStation } from '../core/survey/positions';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
@@ -34,6 +36,15 @@ function homeFields(solution: Solution, from: number, to: number) {
   };
 }
 
+/** The shares of the sources in the miss at home, the largest first; each source once. */
+function sourcesOf(solution: Solution, from: number, to: number) {
+  const found = new Map<SourceId, { source: SourceId; shared: boolean; share: number }>();
+  for (const { source, shared, share } of sharesOf(contributions(solution, from, to))) {
+    found.set(source, { source, shared, share: share + (found.get(source)?.share ?? 0) });
+  }
+  return [...found.values()].sort((a, b) => b.share - a.share);
+}
+
 /**
  * The answer of the endpoint `home`: see docs/endpoints.md. `lineOf` gives the line of the log
  * that a warning is about, where there is one.
@@ -55,6 +66,7 @@ export function homeAnswer(
     home: homeFields(solution, from, to),
     missAtHome: ellipseFields(positionErrorEllipse(solution, from, to)),
     placeOnMap: ellipseFields(placeOnMap(solution, from)),
+    sources: sourcesOf(solution, from, to),
     closures: solution.closures.map(({ station, entry, misclosure, metres, ofWalked }) => ({
       station,
       line: lineOf({ entry }),

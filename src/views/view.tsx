@@ -11,6 +11,7 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   walk: dynamic(() => import('./walk/walk-home').then((it) => it.WalkHome)),
   counter: dynamic(() => import('./counter/counter').then((it) => it.Counter)),
   declination: dynamic(() => import('./declination/declination').then((it) => it.Declination)),
+  uncertainty: dynamic(() => import('./errors/errors').then((it) => it.Errors)),
   pacing: dynamic(() => import('./pacing/pacing').then((it) => it.Pacing)),
   print: dynamic(() => import('./print/print').then((it) => it.Print)),
   pegs: dynamic(() => import('./pegs/pegs').then((it) => it.Pegs)),

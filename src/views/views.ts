@@ -9,6 +9,7 @@ export const VIEWS = [
   { id: 'walk', path: '/walk', title: 'Walk home', menu: 'guided' },
   { id: 'counter', path: '/counter', title: 'Pace counter', menu: 'tap as you walk' },
   { id: 'declination', path: '/declination', title: 'Declination', menu: 'magnetic, true, grid' },
+  { id: 'uncertainty', path: '/uncertainty', title: 'Uncertainty', menu: 'your own errors' },
   { id: 'pacing', path: '/pacing', title: 'Pace calibration', menu: 'ground by ground' },
   { id: 'print', path: '/print', title: 'Print', menu: 'log and sketch on paper' },
   { id: 'pegs', path: '/pegs', title: 'Pegs and string', menu: 'when the screen dies' },

@@ -76,6 +76,23 @@ describe('POST /api/home', () => {
     }
   });
 
+  it('says what the error at home comes from, and takes how one walks home', async () => {
+    type Source = { source: string; shared: boolean; share: number };
+    const sourcesOf = async (log: string) =>
+      ((await (await post(home.POST, log)).json()) as { sources: Source[] }).sources;
+    const log = 'pace 1 m\naim sighted\n000 500p';
+    const alike = await sourcesOf(log);
+    expect(alike.map(({ source }) => source)).toEqual(['paced', 'following', 'fineness']);
+    expect(alike.every(({ shared }) => !shared)).toBe(true);
+    const other = await sourcesOf(`${log}\nhome needle on rough`);
+    expect(other).toContainEqual(expect.objectContaining({ source: 'compass', shared: true }));
+    expect(other).toContainEqual(expect.objectContaining({ source: 'pace-length', shared: true }));
+    for (const sources of [alike, other]) {
+      expect(sources.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+      expect(sources).toEqual(sources.toSorted((a, b) => b.share - a.share));
+    }
+  });
+
   it('is between the stations asked for, with nulls for what isn’t known', async () => {
     const answer = await post(home.POST, '000 100m > A\n090 100m > B', { query: '?from=A&to=B' });
     const body = await answer.json();

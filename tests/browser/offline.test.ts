@@ -5,6 +5,7 @@ import { Visitor } from '../support/browser/visitor';
 /** What each view of an outing shows without a network. */
 const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [string, RegExp]>> = {
   declination: ['[data-testid=declination-sentence]', /Magnetic only/],
+  uncertainty: ['main', /What your readings are worth/],
   pacing: ['[data-testid=sources]', /The straight way home from here/],
   counter: ['[data-testid=counted]', /^0$/],
   walk: ['[data-testid=follow]', /^233°$/],

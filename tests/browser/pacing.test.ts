@@ -23,7 +23,7 @@ describe('pace calibration', () => {
     );
     await page.waitForSelector('canvas[aria-label^="Length of a pace"]');
     await visitor.choose('Save this calibration');
-    await visitor.reads('main', /general1\.50 m66\.75\.0 %/);
+    await visitor.reads('main', /general1\.50 m66\.75\.8 %/);
     for (const [ground, count] of [
       ['rough', '24'],
       ['rough', '25'],
@@ -90,6 +90,49 @@ describe('pace calibration', () => {
     await visitor.reads('main', /In boots/);
     await visitor.choose('Save this calibration');
     await visitor.reads('main', /general1\.53 m65\.5/);
+    await visitor.leave();
+  });
+});
+
+describe('uncertainty', () => {
+  it('learns from a loop, is set for a person and for an outing, and is forgotten', async () => {
+    const visitor = await Visitor.arrive();
+    const { page } = visitor;
+    await visitor.goto('uncertainty');
+    await visitor.reads('[data-testid=record]', /no closed loop, back bearing or calibration/);
+    const id = await visitor.store([
+      'pace 1 m',
+      '000 200p back 183',
+      '090 200p back 266',
+      '180 200p back 002',
+      '270 205p back 087 > Start',
+    ]);
+    await visitor.goto('uncertainty', id);
+    await visitor.reads('[data-testid=record]', /From 1 closed loop and 0 calibrations/);
+    await page.waitForSelector('canvas[aria-label^="Walking from mark to mark"]');
+    await visitor.reads('[data-sigma=landmark]', /2°\d(\.\d)?°.*2° usual/);
+    // The person's own, for new outings, and taken over into this one.
+    await visitor.fill('[aria-label="Following the needle, yours"]', '3');
+    await page.keyboard.press('Enter');
+    await visitor.choose('Use my figures in this outing');
+    await visitor.reads('main', /This outing now has your figures/);
+    await visitor.reads('[data-sigma=needle]', /3° set for this outing/);
+    await visitor.fill('[aria-label="Metres by eye (a tape: 1 %), on this outing"]', '1');
+    await page.keyboard.press('Enter');
+    await visitor.reads('[data-sigma=measured]', /1 % set for this outing/);
+    await page.reload();
+    await visitor.reads('[data-sigma=measured]', /1 % set for this outing/);
+    // Without an outing the table says what a new one begins with.
+    await visitor.goto('uncertainty');
+    await visitor.reads('[data-sigma=needle]', /3° set by you/);
+    await visitor.reads('[data-sigma=landmark]', /learned from your outings/);
+    await visitor.choose('Learn from my loops, arrivals and calibrations');
+    await visitor.reads('[data-sigma=landmark]', /2° usual/);
+    await visitor.choose('Forget what was learned');
+    await visitor.reads('main', /no longer count/);
+    await visitor.reads('[data-testid=record]', /no closed loop/);
+    await visitor.choose('Learn from all outings again');
+    await visitor.reads('[data-testid=record]', /From 1 closed loop/);
     await visitor.leave();
   });
 });

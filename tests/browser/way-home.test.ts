@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { ViewId } from '@/views/views';
-import { PHONE, sharedVisitor, SIZES } from '../support/browser/visitor';
+import { PHONE, sharedVisitor, SIZES, type Visitor } from '../support/browser/visitor';
 
 const OUT = ['pace 65 per 100 m', 'start Dock', 'aim needle', '000 300m > A', '090 400m > B'];
+const outingId = async ({ page }: Visitor) => new URL(page.url()).searchParams.get('id') ?? '';
+
 describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
   const shared = sharedVisitor(viewport);
   const at = async (view: ViewId, lines: readonly string[]) => {
@@ -14,13 +16,14 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     const visitor = await at('way-home', OUT);
     await visitor.reads(
       '[data-testid=sure]',
-      /Within 115 m of Dock \(95 %\)\. Chance of seeing it from 25 m: 1 in (5|10)\./,
+      /Within 1[12]\d m of Dock \(95 %\)\. Chance of seeing it from 25 m: 1 in (5|10)\./,
     );
     await visitor.fill('#sight', '200');
     await visitor.reads('[data-testid=sure]', /from 200 m: almost certain/);
     await visitor.fill('#sight', 'far');
     await visitor.reads('main', /A number from 1 to 5000/);
-    await visitor.reads('[data-testid=shares]', /the walk home itself.*%.*leg 2, to B/);
+    await visitor.reads('[data-testid=shares]', /following the needle\d+ %.*metres, by eye\d+ %/);
+    await visitor.reads('main', /No single change would make it a tenth smaller/);
     await visitor.reads('[data-way=straight]', /233°, 500 m: 325 paces, south-west, to Dock/);
     await visitor.reads(
       '[data-way=retrace]',
@@ -31,9 +34,12 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
       '[data-way=aim-off]',
       /Then turn (left|right) along the line, about \d+ m, at most \d+ m, to Dock/,
     );
+    // So far one sees home from wherever the straight way ends; not so from near.
+    await visitor.reads('[data-testid=recommended]', /^Straight: the shortest, and sure enough/);
+    await visitor.fill('#sight', '25');
     await visitor.reads(
       '[data-testid=recommended]',
-      /Aim off: \d+ m more, but you can’t miss the line.*You decide/,
+      /Aim off: \d+ m more, and home comes in sight (4 in 5|9 in 10|19 in 20); straight, 1 in/,
     );
     await visitor.fill('#line', '233');
     await visitor.reads('main', /Below 20° you may walk along it without noticing/);
@@ -78,7 +84,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     expect(await visitor.text('[data-testid=simulated]')).toBe('');
     await visitor.reads(
       '[data-testid=message]',
-      /At B\. Going to Dock: 233 magnetic, 500 m, within 115 m \(95%\)/,
+      /At B\. Going to Dock: 233 magnetic, 500 m, within 1[12]\d m \(95%\)/,
     );
   });
 
@@ -121,16 +127,73 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.reads('[data-testid=closed]', /Misclosure 12 m, \d\.\d % of the distance walked/);
   });
 
-  it('searches leg by leg, with the chance covered', async () => {
-    const visitor = await at('walk', ['000 200m']);
+  it('takes how one walks home from the log, and one tap changes it', async () => {
+    const visitor = await at('way-home', [...OUT, 'pace rough 1.4 m']);
+    await visitor.reads('[data-testid=means]', /Taken from the end of the log/);
+    const stated = async () => /Within (\d+) m/.exec(await visitor.text('[data-testid=sure]'))?.[1];
+    const before = await stated();
+    await visitor.pick('landmark');
+    await visitor.reads('[data-testid=means]', /As chosen for this outing/);
+    // The needle was followed out, marks home: what the compass adds no longer cancels.
+    await visitor.reads('[data-testid=shares]', /the compass itself/);
+    expect(await stated()).not.toBe(before);
+    await visitor.pick('paces on rough');
+    await visitor.reads('[data-way=straight]', /357 paces/);
+    await visitor.pick('minutes');
+    await visitor.fill('#speed-home', '3');
+    await visitor.goto('outing', await outingId(visitor));
+    await visitor.reads('main', /by the clock at 3 km\/h/);
+  });
+
+  it('walks the way that was chosen: to the line, the turn, and along it', async () => {
+    const visitor = await at('way-home', [...OUT, 'pace 1 m']);
+    await visitor.fill('#line', '180');
+    await visitor.reads('[data-way=aim-off][data-chosen=true]', /Aim off/);
+    await visitor.choose('Walk this way: aim off');
+    await visitor.reads('[data-testid=left]', /m to the line: \d+ paces\. Go on until you meet it/);
+    await visitor.fill('#walked', '500');
+    await visitor.choose('I am at the line');
+    await visitor.reads('main', /At the line turn (left|right).*(000|180)°.*Not there after \d+ m/);
+    // What the walk has come to survives a reload.
+    await visitor.page.reload();
+    await visitor.reads('main', /At the line turn (left|right)/);
+    await visitor.fill('#walked', '150');
+    await visitor.choose('I am there');
+    await visitor.reads('main', /You are at Dock/);
+  });
+
+  it('retraces station by station', async () => {
+    const visitor = await at('way-home', OUT);
+    await visitor.choose('Retrace the legs');
+    await visitor.choose('Walk this way: retrace the legs');
+    await visitor.reads('[data-testid=follow]', /^270°$/);
+    await visitor.reads('[data-testid=left]', /400 m to A: 260 paces/);
+    await visitor.fill('#walked', '255');
+    await visitor.choose('I am there');
+    await visitor.reads('[data-testid=left]', /300 m to Dock: 195 paces/);
+    await visitor.reads('[data-testid=follow]', /^180°$/);
+  });
+
+  it('searches when the walk is done, leg by leg, and logs each', async () => {
+    const visitor = await at('walk', ['pace 1 m', '000 200m']);
     await visitor.choose('I can’t see it');
-    await visitor.reads('[data-testid=search]', /180°, 40 m · \d+ % covered270°, 40 m/);
+    await visitor.reads('[role=status]', /By the log it is still 200 m to Start/);
+    await visitor.fill('#walked', '198');
+    await visitor.choose('Log this stretch');
+    await visitor.reads('[data-testid=left]', /2 m to Start/);
+    await visitor.choose('I can’t see it');
+    await visitor.reads('[data-testid=search]', /180°, 40 m: 40 paces · found by then: \d+ %270°/);
     await visitor.choose('Sector search');
     await visitor.page.waitForFunction(
       () => document.querySelectorAll('[data-testid=search] li').length === 9,
     );
+    await visitor.choose('Expanding square');
+    await visitor.choose('Leg 1 is walked: log it');
+    await visitor.reads('[role=status]', /Logged: 180 40p/);
+    await visitor.page.reload();
+    await visitor.page.waitForSelector('::-p-text(Leg 2 is walked: log it)', { visible: true });
     await visitor.choose('Back to the walk');
-    await visitor.reads('[data-testid=follow]', /^180°$/);
+    await visitor.reads('[data-testid=left]', /38 m to Start/);
   });
 
   it('pegs and string: the table, the string, and how far off one’s own layout was', async () => {

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import { isLeg, type Entry, type EntryOf } from '../entries/entry';
+import type { HomeReadings } from '../entries/reckoning';
 import type { Header } from '../model/header';
 import { headerOf, type Outing } from '../model/outing';
 import type { North } from '../units/bearing';
@@ -93,3 +94,16 @@ function readingNorthChange(outing: Outing, north: North): Operation[] {
     ? [{ op: 'replace', index, before: last, after: line }]
     : [insertion(index + 1, [line])];
 }
+
+/** How the walk home will be made: the last `home` line is replaced, or one is added at the end. */
+export const changeHome =
+  (home: HomeReadings): Command =>
+  (outing, models) => {
+    const after: Entry = { kind: 'home', ...home };
+    const index = outing.entries.findLastIndex(({ kind }) => kind === 'home');
+    const before = outing.entries[index];
+    const operation: Operation = before
+      ? { op: 'replace', index, before, after }
+      : insertion(outing.entries.length, [after]);
+    return checked(outing, models, equal(before, after) ? [] : [operation]);
+  };

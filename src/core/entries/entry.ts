@@ -3,7 +3,9 @@ import { z } from 'zod';
 import type { NO_NORTH } from '../readings/bearing';
 import type { North } from '../units/bearing';
 import type { EntryKind, EntrySchema } from './entry-kind';
-import { aimKind } from './kinds/aim';
+import { aimKind } from './kinds/in-force/aim';
+import { compassKind } from './kinds/in-force/compass';
+import { homeKind } from './kinds/in-force/home';
 import { atKind } from './kinds/at';
 import { boxKind } from './kinds/box';
 import { expectKind } from './kinds/expect';
@@ -11,9 +13,9 @@ import { fromKind } from './kinds/from';
 import { landmarkKind } from './kinds/landmark';
 import { legKind } from './kinds/leg';
 import { outKind } from './kinds/out';
-import { paceKind } from './kinds/pace';
+import { paceKind } from './kinds/in-force/pace';
 import { passedKind } from './kinds/passed';
-import { readKind } from './kinds/read';
+import { readKind } from './kinds/in-force/read';
 import { remarkKind } from './kinds/remark';
 import { rightKind } from './kinds/right';
 import { seeKind } from './kinds/see';
@@ -35,7 +37,9 @@ export const ENTRY_KINDS = [
   struckKind,
   readKind,
   aimKind,
+  compassKind,
   paceKind,
+  homeKind,
 ] as const;
 
 type SchemasOf<Kinds> = {

@@ -38,6 +38,16 @@ export interface PaceReadings {
   readonly value: number;
   readonly ground?: string;
   readonly spreadPercent?: number;
+  /** The walks of the calibration that told it. */
+  readonly walks?: number;
+}
+
+/** How the walk home will be made; what is left out is as at the end of the log. */
+export interface HomeReadings {
+  readonly aim?: Aim;
+  readonly ground?: string;
+  /** For a walk home by the clock. */
+  readonly kilometresPerHour?: number;
 }
 
 /**
@@ -59,4 +69,6 @@ export interface Reckoning {
   setReadingNorth(north: North): void;
   setAim(aim: Aim): void;
   setPace(pace: PaceReadings): void;
+  setCompass(name: string): void;
+  setHome(home: HomeReadings): void;
 }

@@ -20,7 +20,10 @@ function detectedAlongLine(
   line: LineHome,
 ): boolean {
   const last = walk.length.length - 1;
-  const heading = walk.bearing[last]! + walk.acrossSigma[last]! * buffers.normals[2 * trial]!;
+  const heading =
+    walk.bearing[last]! +
+    walk.acrossSigma[last]! * buffers.normals[2 * trial]! +
+    buffers.mixed[walk.turn[last]!]![trial]!;
   const [ux, uy] = [Math.sin(line.azimuth), Math.cos(line.azimuth)];
   const [hx, hy] = [Math.sin(heading), Math.cos(heading)];
   const e = buffers.east[trial]!;

@@ -14,6 +14,10 @@ export type Expected =
   | 'slope'
   | 'ground'
   | 'spread'
+  | 'walks'
+  | 'compass-name'
+  | 'home'
+  | 'sigma'
   | 'time'
   | 'date'
   | 'station-name'
@@ -59,6 +63,8 @@ export type Ranged =
   | 'month'
   | 'rise'
   | 'spread'
+  | 'walks'
+  | 'sigma'
   | 'easting'
   | 'northing'
   | 'zone'
@@ -67,7 +73,15 @@ export type Ranged =
 
 /** Lines that may be in a log once. */
 export type OnceOnly =
-  'outing' | 'date' | 'start' | 'declination' | 'correction' | 'convergence' | 'show' | 'header';
+  | 'outing'
+  | 'date'
+  | 'start'
+  | 'declination'
+  | 'correction'
+  | 'convergence'
+  | 'show'
+  | 'errors'
+  | 'header';
 
 /**
  * Everything that can be wrong with what was written, as data. messages.ts makes the sentence.

@@ -18,6 +18,13 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   slope: 'a slope in degrees (up 12), as rise over run (up 1/5) or in per cent (up 20%)',
   ground: 'a ground in one word, as in on heather',
   spread: 'a spread in per cent, as in spread 4%',
+  walks: 'a whole number of walks, as in spread 4% of 3 walks',
+  'compass-name': 'the name of a compass, as in compass mirror',
+  home: 'how the walk home will be made, as in home needle on rough, or home timed 4 kmh',
+  sigma:
+    'an error and its one sigma, as in errors needle 3, pace-length 5%: needle, landmark, ' +
+    'sighted, compass, declination, iron, slope and slope-reader in degrees; paced, pace-length, ' +
+    'measured, timed and speed in per cent',
   time: 'a time as HH:MM, 00:00 to 23:59',
   date: 'a day of the calendar as YYYY-MM-DD, or 14 August 2026',
   'station-name': 'the name of a station',
@@ -65,6 +72,8 @@ const RANGED: Readonly<Record<Ranged, string>> = {
   month: 'A month',
   rise: 'Rise or run',
   spread: 'A spread in per cent',
+  walks: 'A number of walks',
+  sigma: 'One sigma of an error',
   easting: 'An easting in metres',
   northing: 'A northing in metres',
   zone: 'A zone of the grid',

@@ -6,6 +6,7 @@ import { positionSchema } from '../readings/position';
 import { isOneLine, ONE_LINE, openObject, optionalNote } from '../readings/shape';
 import { calendarDay, FIRST_YEAR, LAST_YEAR } from '../readings/calendar';
 import { clockTime } from '../readings/time';
+import { SIGMA_IDS, unitOfSigma } from './error-settings';
 
 const declination = z.discriminatedUnion('source', [
   openObject({ source: z.literal('none'), note: optionalNote }),
@@ -36,6 +37,9 @@ export const CORRECTIONS = [
   'magnetic-map',
 ] as const;
 export type Correction = (typeof CORRECTIONS)[number];
+
+/** In degrees, or per cent. */
+export const MOST_SIGMA = 100;
 
 const LONGEST_PROJECTION = 300;
 
@@ -72,6 +76,20 @@ export const headerFields = {
   correction: openObject({ how: z.enum(CORRECTIONS), note: optionalNote }).optional(),
   convergence: convergence.optional(),
   show: openObject({ north: northSchema, note: optionalNote }),
+  /** Errors that are known better on this outing than from the person's own record. */
+  errors: openObject({
+    sigmas: z
+      .array(
+        openObject({
+          of: z.enum(SIGMA_IDS),
+          unit: z.enum(['degrees', 'percent']),
+          value: z.number().min(0).max(MOST_SIGMA),
+        }).refine(({ of, unit }) => unitOfSigma(of) === unit, 'the unit of this error'),
+      )
+      .min(1)
+      .max(SIGMA_IDS.length),
+    note: optionalNote,
+  }).optional(),
 };
 export const headerSchema = openObject(headerFields);
 export type Header = z.infer<typeof headerSchema>;

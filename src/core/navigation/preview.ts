@@ -1,10 +1,11 @@
 import type { Aim, BoxReadings, FieldFault, LegReadings } from '../entries/reckoning';
-import type { PaceReadings, Reckoning } from '../entries/reckoning';
+import type { HomeReadings, PaceReadings, Reckoning } from '../entries/reckoning';
 import type { Field } from '../faults/fault';
 import type { BearingReading } from '../readings/bearing';
 import type { LengthReading } from '../readings/distance';
-import { fillRow, paceFault } from '../survey/dead-reckoning/leg-row';
-import { generalPace, northFault } from '../survey/log-state';
+import { LegRows, paceFault } from '../survey/dead-reckoning/leg-row';
+import { homeMeans } from '../survey/home-means';
+import { northFault } from '../survey/log-state';
 import { unknownStation } from '../survey/dead-reckoning/reducer';
 import { stationNamed, type Solution } from '../survey/solution';
 import { computePoints, emptyTraverse } from '../survey/dead-reckoning/traverse';
@@ -32,7 +33,7 @@ export class PreviewReckoning implements Reckoning {
   addLeg(leg: LegReadings): FieldFault | null {
     const { end, errors, places, current, legs, names } = this.solution;
     const one = emptyTraverse(1);
-    const wrong = fillRow(one, 1, leg, end, errors);
+    const wrong = new LegRows(errors).fill(one, 1, leg, end);
     if (wrong) return wrong;
     const taken = leg.to === undefined ? names.numberFault(legs.count + 1) : null;
     if (taken) return { fault: taken, field: 'whole' };
@@ -48,7 +49,7 @@ export class PreviewReckoning implements Reckoning {
       lengthMetres: one.lengthMetres[1] ?? 0,
       start,
       end: arrival,
-      home: wayAlong(places.frame, vectorBetween(from, ORIGIN), generalPace(end)),
+      home: wayAlong(places.frame, vectorBetween(from, ORIGIN), homeMeans(end).paceMetres),
     };
     return null;
   }
@@ -78,4 +79,6 @@ export class PreviewReckoning implements Reckoning {
   setReadingNorth(_north: North): void {}
   setAim(_aim: Aim): void {}
   setPace(_pace: PaceReadings): void {}
+  setCompass(_name: string): void {}
+  setHome(_home: HomeReadings): void {}
 }

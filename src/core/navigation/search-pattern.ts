@@ -1,14 +1,28 @@
 import type { Covariance } from '../errors/covariance';
 import { within95 } from '../errors/ellipse';
+import { bearingVariance, distanceVariance } from '../errors/own-errors';
 import { normalised } from '../units/angle';
-import { ORIGIN, polar, sumOf, vectorBetween, type PlanePoint } from '../units/plane';
+import { normals, uniform } from '../errors/random';
+import { ORIGIN, polar, sumOf, type PlanePoint } from '../units/plane';
+import { homeMeans } from '../survey/home-means';
+import type { Solution } from '../survey/solution';
 import type { Degrees, Metres } from '../units/units';
+import { walkedBy } from './walk-errors';
 
 /**
  * Searching for home when the walk has ended and it is not in sight. Two patterns of the trade: the
  * expanding square, whose turns are all 90° to the right and whose legs grow by a spacing after
  * every second one; and the sector search, nine legs of one length with turns of 120° that pass the
  * middle three times. Source: IAMSAR Manual, volume III (memory).
+ *
+ * | symbol | meaning                                                   | equation              |
+ * | c0     | chance that home was in sight where the walk ended        |                       |
+ * | c      | chance that it has been in sight by the end of a leg      |                       |
+ * | found  | chance that the search finds it by then: it began because | (c - c0) / (1 - c0)   |
+ * |        | home was not in sight                                     |                       |
+ *
+ * Where home may be, and where each leg is really walked, are drawn many times: a strip counts with
+ * the chance that it was walked where it was meant.
  */
 export interface SearchLeg {
   /** From the frame's north. */
@@ -16,15 +30,15 @@ export interface SearchLeg {
   readonly metres: Metres;
   /** Where the leg ends, from where the search began. */
   readonly end: PlanePoint;
-  /** Chance that home has come within sight by the end of this leg. */
-  readonly covered: number;
+  /** Chance that home has come within sight by the end of this leg, not in sight before. */
+  readonly found: number;
 }
 
 export type SearchPattern = 'square' | 'sector';
 
 /** Tracks are this many ranges of sight apart: a little overlap for tracks that are paced. */
 const SPACING_RANGES = 1.6;
-/** Enough legs for any search; the square ends sooner when this much is covered. */
+/** Enough legs for any search; the square ends sooner when home is found this surely. */
 const MOST_LEGS = 24;
 const ENOUGH = 0.95;
 const SECTOR_TURNS = [0, 120, 240, 240, 0, 120, 120, 240, 0];
@@ -39,98 +53,98 @@ function* legsOf(pattern: SearchPattern, heading: Degrees, spacing: Metres, reac
   for (const turn of SECTOR_TURNS) yield { bearing: normalised(heading + turn), metres: reach };
 }
 
-/** How many sigma the grid that stands for the uncertainty reaches to each side. */
-const REACH_SIGMA = 3.6;
-/** Cells to a side: enough that one is small against the range of sight, within reason. */
-const LEAST_CELLS = 161;
-const MOST_CELLS = 401;
-const CELLS_A_RANGE = 6;
-
-const cellsASide = (sigma: Metres, range: Metres): number =>
-  Math.max(
-    LEAST_CELLS,
-    Math.min(MOST_CELLS, Math.ceil((2 * REACH_SIGMA * sigma * CELLS_A_RANGE) / range)),
-  );
-
-/** A place where home may be, with the chance that it is there. */
-interface Cell extends PlanePoint {
-  readonly weight: number;
+/** How well a searcher walks: sigmas of a leg's length over it, and of its bearing. */
+export interface SearcherErrors {
+  readonly along: number;
+  readonly acrossRadians: number;
 }
 
-/** A normal uncertainty as a grid of cells whose weights add up to 1. */
-function cellsOf({ xx, xy, yy }: Covariance, range: Metres): Cell[] {
-  const [sigmaEast, sigmaNorth] = [Math.sqrt(Math.max(xx, 1e-6)), Math.sqrt(Math.max(yy, 1e-6))];
-  const rho = Math.max(-0.9999, Math.min(0.9999, xy / (sigmaEast * sigmaNorth)));
-  const side = cellsASide(Math.max(sigmaEast, sigmaNorth), range);
-  const along = (i: number) => (((i + 0.5) / side) * 2 - 1) * REACH_SIGMA;
-  const cells: Cell[] = [];
-  let total = 0;
-  for (let i = 0; i < side * side; i++) {
-    const [a, b] = [along(i % side), along(Math.floor(i / side))];
-    const weight = Math.exp(-(a * a + b * b) / 2);
-    total += weight;
-    cells.push({
-      east: sigmaEast * a,
-      north: sigmaNorth * (rho * a + Math.sqrt(1 - rho * rho) * b),
-      weight,
-    });
+/** How well the search is walked, by the means of the walk home. */
+export function searcherErrors({ end, errors }: Solution): SearcherErrors {
+  const walked = walkedBy(homeMeans(end));
+  return {
+    along: Math.sqrt(distanceVariance(walked, errors)),
+    acrossRadians: Math.sqrt(bearingVariance(walked, errors)),
+  };
+}
+
+/** Searches that begin, and draws at most until there are so many: to less than half a per cent. */
+const SEARCHES = 12_000;
+const MOST_DRAWS = 400_000;
+const SEED = 20_260_814;
+
+/** A search under way: where home is, and where the searcher really is, from where it began. */
+interface Search {
+  homeEast: number;
+  homeNorth: number;
+  east: number;
+  north: number;
+  done: boolean;
+}
+
+/** Searches from a walk that ended with home not in sight. */
+function searches({ xx, xy, yy }: Covariance, range: Metres, normal: () => number): Search[] {
+  const sigmaEast = Math.sqrt(Math.max(xx, 1e-9));
+  const slant = xy / sigmaEast;
+  const rest = Math.sqrt(Math.max(0, yy - slant * slant));
+  const begun: Search[] = [];
+  for (let draw = 0; draw < MOST_DRAWS && begun.length < SEARCHES; draw++) {
+    const a = normal();
+    const homeEast = sigmaEast * a;
+    const homeNorth = slant * a + rest * normal();
+    if (homeEast * homeEast + homeNorth * homeNorth <= range * range) continue;
+    begun.push({ homeEast, homeNorth, east: 0, north: 0, done: false });
   }
-  return cells.map((cell) => ({ ...cell, weight: cell.weight / total }));
+  return begun;
 }
 
-/** Distance of a point from the straight way between two others. */
-function metresFromWay(point: PlanePoint, from: PlanePoint, to: PlanePoint): Metres {
-  const [line, rest] = [vectorBetween(from, to), vectorBetween(from, point)];
-  const square = line.east ** 2 + line.north ** 2;
-  const along = rest.east * line.east + rest.north * line.north;
+/** Square of the distance of home from a leg as it was walked. */
+function squareFromLeg(search: Search, east: number, north: number): number {
+  const restEast = search.homeEast - search.east;
+  const restNorth = search.homeNorth - search.north;
+  const square = east * east + north * north;
+  const along = restEast * east + restNorth * north;
   const t = square === 0 ? 0 : Math.max(0, Math.min(1, along / square));
-  return Math.hypot(rest.east - t * line.east, rest.north - t * line.north);
-}
-
-/** The share of the uncertainty about home that the paths so far have had within sight. */
-class Coverage {
-  private unseen: readonly Cell[];
-  covered = 0;
-
-  constructor(
-    error: Covariance,
-    private readonly range: Metres,
-  ) {
-    this.unseen = cellsOf(error, range);
-    this.walk(ORIGIN, ORIGIN);
-  }
-
-  /** Sees everything within range of the way from one point to another. */
-  walk(from: PlanePoint, to: PlanePoint): void {
-    this.unseen = this.unseen.filter((cell) => {
-      if (metresFromWay(cell, from, to) > this.range) return true;
-      this.covered += cell.weight;
-      return false;
-    });
-  }
+  return (restEast - t * east) ** 2 + (restNorth - t * north) ** 2;
 }
 
 /**
- * A search from where the walk ended, leg by leg, with the chance covered so far. `error` is the
- * position error at home; `range` how far one sees, in metres, above 0; `heading` that of the walk
- * that ended, from the frame's north.
+ * A search from where the walk ended, leg by leg, with the chance of having found home so far.
+ * `error` is the position error at home; `range` how far one sees, in metres, above 0; `heading`
+ * that of the walk that ended, from the frame's north.
  */
 export function searchPattern(
   pattern: SearchPattern,
   error: Covariance,
   range: Metres,
   heading: Degrees,
+  { along, acrossRadians }: SearcherErrors,
 ): SearchLeg[] {
-  const coverage = new Coverage(error, range);
+  const normal = normals(uniform(SEED));
+  const begun = searches(error, range, normal);
   const reach = Math.max(2 * range, within95(error));
   const legs: SearchLeg[] = [];
-  let at = ORIGIN;
+  let [at, seen] = [ORIGIN, 0];
   for (const { bearing, metres } of legsOf(pattern, heading, SPACING_RANGES * range, reach)) {
-    const end = sumOf(at, polar(bearing, metres));
-    coverage.walk(at, end);
-    at = end;
-    legs.push({ bearingDegrees: bearing, metres, end, covered: coverage.covered });
-    if (legs.length >= MOST_LEGS || (pattern === 'square' && coverage.covered >= ENOUGH)) break;
+    const meant = polar(bearing, metres);
+    at = sumOf(at, meant);
+    for (const search of begun) {
+      if (search.done) continue;
+      const scale = 1 + along * normal();
+      const turn = acrossRadians * normal();
+      const [sine, cosine] = [Math.sin(turn), Math.cos(turn)];
+      const east = scale * (meant.east * cosine + meant.north * sine);
+      const north = scale * (meant.north * cosine - meant.east * sine);
+      if (squareFromLeg(search, east, north) <= range * range) {
+        search.done = true;
+        seen++;
+      }
+      search.east += east;
+      search.north += north;
+    }
+    const found = begun.length === 0 ? 1 : seen / begun.length;
+    legs.push({ bearingDegrees: bearing, metres, end: at, found });
+    if (legs.length >= MOST_LEGS || (pattern === 'square' && found >= ENOUGH)) break;
   }
   return legs;
 }

@@ -2,7 +2,7 @@ import type { EntryOf } from '../entries/entry';
 import { DEFAULT_ERRORS, type ErrorSettings } from '../model/error-settings';
 import type { Calibration, PaceProfile } from '../model/pace-profile';
 import { calibrate } from './calibration';
-import { pacedSigma } from './paced-sigma';
+import { newWalkSpread } from './new-walk-spread';
 
 /** The calibration in use on each ground, the newest; undefined stands for the general one. */
 export function currentCalibrations(profile: PaceProfile): Map<string | undefined, Calibration> {
@@ -26,13 +26,14 @@ export function paceLines(
   const lines = [...currentCalibrations(profile)].flatMap(([ground, calibration]) => {
     const found = calibrate(calibration);
     if (!found.ok) return [];
-    const { pacesPer100Metres, spread } = found.value;
+    const { pacesPer100Metres, spread, walks } = found.value;
     const line: EntryOf<'pace'> = {
       kind: 'pace',
       unit: 'per-100-m',
       value: tenths(pacesPer100Metres),
       ...(ground === undefined ? {} : { ground }),
-      spreadPercent: tenths(100 * pacedSigma(errors, spread)),
+      spreadPercent: tenths(100 * newWalkSpread(spread, walks.length, errors)),
+      walks: walks.length,
     };
     return [line];
   });

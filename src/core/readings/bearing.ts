@@ -70,3 +70,23 @@ export function writeBearing(reading: BearingReading, read: North | typeof NO_NO
     reading.unit === 'degrees' ? number.replace(/^\d+/, (whole) => whole.padStart(3, '0')) : number;
   return padded + UNIT_TEXT[reading.unit] + letter + (reading.word ? ` ${reading.word}` : '');
 }
+
+/** The sector of a compass point, by how many letters it has: of 4, of 8 and of 16 winds. */
+const SECTOR_DEGREES: readonly Degrees[] = [0, 90, 45, 22.5];
+const isWhole = (value: number) =>
+  Math.abs(value - Math.round(value)) < 1e-9 * Math.max(1, Math.abs(value));
+
+/** The place of a number's last digit: 1 for 220, 0.1 for 220.5; at least a thousandth. */
+function lastPlace(value: number): number {
+  if (isWhole(value)) return 1;
+  if (isWhole(10 * value)) return 0.1;
+  return isWhole(100 * value) ? 0.01 : 0.001;
+}
+
+/** What a bearing was read to, by how it was written: its last digit, or its compass point. */
+export function finenessDegrees(reading: BearingReading): Degrees {
+  if (reading.unit === 'wind') return SECTOR_DEGREES[reading.wind.length]!;
+  if (Number.isInteger(reading.value) && reading.unit === 'degrees') return 1;
+  const circle = reading.unit === 'quadrant' ? CIRCLE.degrees : CIRCLE[reading.unit];
+  return lastPlace(reading.value) * (CIRCLE.degrees / circle);
+}

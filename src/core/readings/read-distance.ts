@@ -121,6 +121,11 @@ const KILOMETRES_PER_MILE = METRES_PER_MILE / 1000;
 /** `@3kmh` after the minutes: without its unit a speed is not guessed. */
 function readSpeed(cursor: Cursor): number {
   if (!cursor.take(AT_SPEED)) return cursor.expected('speed');
+  return readSpeedFigure(cursor);
+}
+
+/** A speed with its unit, in km/h. */
+export function readSpeedFigure(cursor: Cursor): number {
   const speedAt = cursor.position;
   const speed = readAmount(cursor, 'speed');
   const [unit, , miles] = cursor.take(SPEED_UNIT) ?? [];

@@ -26,6 +26,12 @@ export function horizontalShare({ slopeDegrees, slopeRatio }: SlopeReading): num
   return slopeRatio ? slopeRatio.run / Math.hypot(slopeRatio.rise, slopeRatio.run) : 1;
 }
 
+/** Rise over level run; 0 for level ground. */
+export function slopeTangent({ slopeDegrees, slopeRatio }: SlopeReading): number {
+  if (slopeDegrees !== undefined) return Math.abs(Math.tan(radians(slopeDegrees)));
+  return slopeRatio ? Math.abs(slopeRatio.rise) / slopeRatio.run : 0;
+}
+
 const OVER = /\s*(?:[/:]|in(?![a-z]))\s*/iy;
 const PER_CENT = /\s*(?:%|per\s?cent(?![a-z])|percent(?![a-z]))/iy;
 const DEGREES = /\s*(?:[°º]|deg(?:ree)?s?(?![a-z])\.?)/iy;

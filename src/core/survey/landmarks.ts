@@ -1,15 +1,20 @@
 import type { Covariance } from '../errors/covariance';
-import { varianceAlong } from '../errors/covariance';
+import type { Entry } from '../entries/entry';
+import { NO_COVARIANCE } from '../errors/covariance';
 import { ellipse, type Ellipse } from '../errors/ellipse';
-import { bearingVariance } from '../errors/variance';
-import type { Aim } from '../entries/reckoning';
+import type { Walked } from '../errors/means';
+import { bearingVariance } from '../errors/own-errors';
+import { effectOf, joinedSums } from '../errors/shared-errors';
+import { whiten } from '../errors/whiten';
 import { convertedReading } from '../north/norths';
-import { bearingDegrees } from '../readings/bearing';
+import { bearingDegrees, finenessDegrees } from '../readings/bearing';
 import type { FeatureKind } from '../entries/feature';
 import { lengthOf, polar, vectorBetween, type PlanePoint } from '../units/plane';
-import { radians, type Degrees, type Metres } from '../units/units';
+import { radians, type Degrees } from '../units/units';
+import { initialState, isOffMap } from './log-state';
 import { walkLog } from './log-walk';
-import type { Places } from './places';
+import { sharedAlong } from './shared-along';
+import { sharedScale } from './shared-scale';
 import type { Solution } from './solution';
 
 /**
@@ -19,12 +24,14 @@ import type { Solution } from './solution';
  * | P_i    | station of sighting i, b_i its bearing       | m, rad  |                             |
  * | n_i    | normal of the line of sight                  | 1       | (cos b, -sin b)             |
  * | d_i    | distance from P_i to the landmark            | metres  |                             |
- * | σ_i²   | variance across the line of sight            | metres² | (σ_b·d_i)² + n_i'·C(P_i)·n_i|
- * | x      | the landmark: least squares of               | metres  | (Σ n n'/σ²)⁻¹ Σ n (n·P)/σ²  |
- * |        | n_i·(x - P_i) = 0                            |         |                             |
+ * | Q_ij   | covariance across lines of sight i and j: of | metres² | n_i'·C(P_i, P_j)·n_j        |
+ * |        | their stations, of what path and sighting    |         | + Σ σ²·(n_i·J_i)(n_j·J_j)   |
+ * |        | share, and of each reading by itself         |         | + (σ_b·d_i)² for i = j      |
+ * | x      | the landmark: least squares of               | metres  | (A'Q⁻¹A)⁻¹A'Q⁻¹(n·P)        |
+ * |        | n_i·(x - P_i) = 0, with rows n_i' in A       |         |                             |
  *
- * Two rounds: the first takes all d_i alike. The stations' errors are taken as independent, which
- * makes the figure a little too large for stations that share legs. Source: least squares of
+ * Two rounds: the first takes all d_i alike. Stations that share legs are wrong together, and so
+ * are sightings with one compass: their covariances count in full. Source: least squares of
  * bearings, as in Mikhail and Ackermann, Observations and Least Squares, 1976 (memory).
  */
 interface Sighting {
@@ -33,7 +40,7 @@ interface Sighting {
   readonly station: number;
   /** From the frame's north. */
   readonly bearingDegrees: Degrees;
-  readonly sigmaRadians: number;
+  readonly walked: Walked;
 }
 
 /** Where a landmark is. */
@@ -56,9 +63,9 @@ const LEAST_CROSSING_DEGREES = 12;
 export function landmarkPlaces(solution: Solution): Landmark[] {
   const { frame } = solution.places;
   const found = new Map<string, { name: string; kind?: FeatureKind; sightings: Sighting[] }>();
-  let aim: Aim = 'landmark';
+  const { state, follow } = sightingMeans(solution);
   for (const { entry, index, station } of walkLog(solution)) {
-    if (entry.kind === 'aim') aim = entry.aim;
+    follow(entry);
     if (entry.kind !== 'see') continue;
     const read = { degrees: bearingDegrees(entry.bearing), north: entry.bearing.north };
     const bearing = convertedReading(read, frame.north, frame.norths);
@@ -70,7 +77,17 @@ export function landmarkPlaces(solution: Solution): Landmark[] {
       entry: index,
       station,
       bearingDegrees: bearing.degrees,
-      sigmaRadians: Math.sqrt(bearingVariance(solution.errors, aim)),
+      walked: {
+        means: {
+          aim: state.aim,
+          compass: isOffMap(state, entry.bearing) ? null : state.compass,
+          distance: 'measured',
+          pace: null,
+        },
+        finenessDegrees: finenessDegrees(entry.bearing),
+        slopeTangent: 0,
+        ironDegrees: 0,
+      },
     });
     found.set(key, landmark);
   }
@@ -78,15 +95,28 @@ export function landmarkPlaces(solution: Solution): Landmark[] {
     name,
     kind,
     sightings,
-    place: crossing(solution.places, sightings),
+    place: crossing(solution, sightings),
   }));
 }
 
+/** What the lines of a log set for its sightings, followed along with it. */
+function sightingMeans({ places }: Solution) {
+  const state = initialState(places.frame.norths);
+  const follow = (entry: Entry) => {
+    if (entry.kind === 'aim') state.aim = entry.aim;
+    if (entry.kind === 'compass') state.compass = entry.name;
+    if (entry.kind === 'read') state.readingNorth = entry.north;
+  };
+  return { state, follow };
+}
+
 /** The place where lines of sight cross, and its uncertainty; null where they don't. */
-function crossing(places: Places, sightings: readonly Sighting[]): LandmarkPlace | null {
-  if (!crossWell(sightings)) return null;
-  const first = leastSquares(places, sightings, null);
-  const found = first && leastSquares(places, sightings, first.point);
+function crossing(solution: Solution, all: readonly Sighting[]): LandmarkPlace | null {
+  const { places } = solution;
+  if (!crossWell(all)) return null;
+  const sightings = fewer(all);
+  const first = leastSquares(solution, sightings, null);
+  const found = first && leastSquares(solution, sightings, first.point);
   if (!found) return null;
   const ahead = sightings.every(({ station, bearingDegrees: bearing }) => {
     const direction = polar(bearing, 1);
@@ -96,26 +126,100 @@ function crossing(places: Places, sightings: readonly Sighting[]): LandmarkPlace
   return ahead ? { ...found.point, uncertainty: ellipse(found.covariance) } : null;
 }
 
+/** Sightings that are solved together: the matrix grows with their square, its solution more. */
+const MOST_TOGETHER = 12;
+
+/** So many of the sightings, spread over their directions. */
+function fewer(sightings: readonly Sighting[]): readonly Sighting[] {
+  if (sightings.length <= MOST_TOGETHER) return sightings;
+  const sorted = [...sightings].sort((a, b) => a.bearingDegrees - b.bearingDegrees);
+  return Array.from(
+    { length: MOST_TOGETHER },
+    (_, i) => sorted[Math.round((i * (sorted.length - 1)) / (MOST_TOGETHER - 1))]!,
+  );
+}
+
+/** A line of sight, with all that its place depends on. */
+interface Line {
+  readonly station: number;
+  readonly normal: PlanePoint;
+  readonly from: PlanePoint;
+  /** Variance of the reading by itself, across the line where the landmark is. */
+  readonly own: number;
+  readonly covariance: Covariance;
+  /** How far one sigma of each shared error moves the line, by key. */
+  readonly shared: ReadonlyMap<string, number>;
+}
+
+function lineOf(solution: Solution, sighting: Sighting, guess: PlanePoint | null): Line {
+  const { places, errors } = solution;
+  const { station, bearingDegrees: bearing, walked } = sighting;
+  const b = radians(bearing);
+  const normal = { east: Math.cos(b), north: -Math.sin(b) };
+  const from = places.at(station);
+  const metres = guess ? Math.max(1, lengthOf(vectorBetween(from, guess))) : 1;
+  const own = bearingVariance(walked, errors) * metres * metres;
+  if (!guess) return { station, normal, from, own, covariance: NO_COVARIANCE, shared: new Map() };
+  const place = places.relative(0, station);
+  const scale = sharedScale(errors, places.frame.norths);
+  const along = sharedAlong(polar(bearing, metres), walked, scale).filter(
+    ({ error }) => error.of === 'bearing',
+  );
+  const shared = joinedSums(place.shared, along).map((sum) => {
+    const { east, north } = effectOf(sum);
+    const across = normal.east * east + normal.north * north;
+    return [sum.error.key, sum.error.sigma * across] as const;
+  });
+  return { station, normal, from, own, covariance: place.covariance, shared: new Map(shared) };
+}
+
+/** Covariance across two lines of sight: of their stations, and of what they share. */
+function covarianceOfLines({ places }: Solution, one: Line, other: Line): number {
+  const { normal: a } = one;
+  const { normal: b } = other;
+  let sum = 0;
+  // The stations' own: what their paths from the start have in common, by the vector between them.
+  const { covariance: apart } = places.relative(one.station, other.station);
+  const common = (of: keyof Covariance) =>
+    (one.covariance[of] + other.covariance[of] - apart[of]) / 2;
+  sum += a.east * b.east * common('xx') + a.north * b.north * common('yy');
+  sum += (a.east * b.north + a.north * b.east) * common('xy');
+  for (const [key, effect] of one.shared) sum += effect * (other.shared.get(key) ?? 0);
+  return sum;
+}
+
 /** One round of the adjustment, with distances from an earlier guess; null where it has none. */
 function leastSquares(
-  places: Places,
+  solution: Solution,
   sightings: readonly Sighting[],
   guess: PlanePoint | null,
 ): { point: PlanePoint; covariance: Covariance } | null {
+  const lines = sightings.map((sighting) => lineOf(solution, sighting, guess));
+  const matrix = lines.map((one, i) =>
+    lines.map((other, j) =>
+      i === j
+        ? one.own + (guess ? covarianceOfLines(solution, one, one) : 0)
+        : guess
+          ? covarianceOfLines(solution, one, other)
+          : 0,
+    ),
+  );
+  const whitened = whiten(
+    matrix,
+    lines.map(({ normal, from }) => [
+      normal.east,
+      normal.north,
+      normal.east * from.east + normal.north * from.north,
+    ]),
+  );
+  if (!whitened) return null;
   let [xx, xy, yy, x, y] = [0, 0, 0, 0, 0];
-  for (const { station, bearingDegrees: bearing, sigmaRadians } of sightings) {
-    const b = radians(bearing);
-    const normal = { east: Math.cos(b), north: -Math.sin(b) };
-    const from = places.at(station);
-    const distance: Metres = guess ? Math.max(1, lengthOf(vectorBetween(from, guess))) : 1;
-    const ofStation = guess ? varianceAlong(places.relative(0, station).covariance, normal) : 0;
-    const weight = 1 / ((sigmaRadians * distance) ** 2 + ofStation);
-    const across = normal.east * from.east + normal.north * from.north;
-    xx += weight * normal.east * normal.east;
-    xy += weight * normal.east * normal.north;
-    yy += weight * normal.north * normal.north;
-    x += weight * normal.east * across;
-    y += weight * normal.north * across;
+  for (const [east = 0, north = 0, across = 0] of whitened) {
+    xx += east * east;
+    xy += east * north;
+    yy += north * north;
+    x += east * across;
+    y += north * across;
   }
   const determinant = xx * yy - xy * xy;
   const covariance = { xx: yy / determinant, xy: -xy / determinant, yy: xx / determinant };

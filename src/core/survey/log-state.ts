@@ -1,9 +1,9 @@
-import type { Aim, FieldFault, PaceReadings } from '../entries/reckoning';
-import { pacedSigma } from '../pacing/paced-sigma';
+import type { Aim, FieldFault, HomeReadings, PaceReadings } from '../entries/reckoning';
+import type { Means, PaceInUse } from '../errors/means';
 import type { Field } from '../faults/fault';
-import type { ErrorSettings } from '../model/error-settings';
 import { readingOffset, type Norths } from '../north/norths';
 import type { BearingReading } from '../readings/bearing';
+import type { DistanceReading } from '../readings/distance';
 import type { North } from '../units/bearing';
 import { METRES_PER_FOOT, type Degrees, type Metres } from '../units/units';
 
@@ -11,8 +11,7 @@ import { METRES_PER_FOOT, type Degrees, type Metres } from '../units/units';
 export interface GroundPace {
   /** NaN until a `pace` line is read. */
   readonly paceLength: Metres;
-  /** Variance of a paced distance over its square. */
-  readonly paceVariance: number;
+  readonly inUse: PaceInUse;
 }
 
 /** What the lines of a log so far have set for the lines that follow. */
@@ -21,22 +20,45 @@ export interface LogState {
   general: GroundPace;
   /** Paces of the grounds that have one of their own; null while none has. */
   grounds: Map<string, GroundPace> | null;
+  /** The general pace on grounds without one of their own: each is another stride. */
+  borrowed: Map<string, GroundPace> | null;
   aim: Aim;
+  /** The compass in use; empty while none is named. */
+  compass: string;
   /** The north that a bearing without a letter is from. */
   readingNorth: North;
   /** What to add to a bearing from each north to get the reference north; NaN if not known. */
   readonly offset: Readonly<Record<North, Degrees>>;
+  /** A bearing off the map was walked by the compass as it stands: the declination is ignored. */
+  readonly mapByCompass: boolean;
+  /** The speed of the last leg, in km/h; null where that was not timed. */
+  lastSpeed: number | null;
+  /** How the walk home will be made, as far as a `home` line says. */
+  home: HomeReadings | null;
+  /** The means of the last leg: most legs are walked like the one before. */
+  means: Means;
 }
 
+const NO_PACE: GroundPace = {
+  paceLength: NaN,
+  inUse: { key: '', ground: '', spread: null, walks: null },
+};
+
 /** The state at the top of a log. */
-export function initialState(norths: Norths, errors: ErrorSettings): LogState {
+export function initialState(norths: Norths): LogState {
   const offset = (north: North) => readingOffset(north, norths) ?? NaN;
   return {
-    general: { paceLength: NaN, paceVariance: errors.distance ** 2 },
+    general: NO_PACE,
     grounds: null,
+    borrowed: null,
     aim: 'landmark',
+    compass: '',
     readingNorth: 'magnetic',
     offset: { magnetic: offset('magnetic'), true: offset('true'), grid: offset('grid') },
+    mapByCompass: norths.mapReadAsMagnetic === true,
+    lastSpeed: null,
+    home: null,
+    means: { aim: 'landmark', compass: '', distance: 'measured', pace: null },
   };
 }
 
@@ -47,24 +69,78 @@ export function paceMetres({ unit, value }: Pick<PaceReadings, 'unit' | 'value'>
 }
 
 /** Takes a `pace` line into the state. */
-export function setPace(state: LogState, pace: PaceReadings, errors: ErrorSettings): void {
-  const spread = pace.spreadPercent === undefined ? null : pace.spreadPercent / 100;
-  const set = { paceLength: paceMetres(pace), paceVariance: pacedSigma(errors, spread) ** 2 };
-  if (pace.ground === undefined) {
+export function setPace(state: LogState, pace: PaceReadings): void {
+  const { ground, spreadPercent, walks = null } = pace;
+  const paceLength = paceMetres(pace);
+  const spread = spreadPercent === undefined ? null : spreadPercent / 100;
+  const key = [ground ?? '', paceLength, spread, walks].join(' ');
+  const set: GroundPace = { paceLength, inUse: { key, ground: ground ?? '', spread, walks } };
+  if (ground === undefined) {
     state.general = set;
+    state.borrowed = null;
   } else {
     state.grounds ??= new Map();
-    state.grounds.set(pace.ground, set);
+    state.grounds.set(ground, set);
   }
 }
 
-/** The pace on a ground: its own, or the general one where it has none. */
-export const paceOn = (state: Readonly<LogState>, ground: string | undefined): GroundPace =>
-  (ground === undefined ? undefined : state.grounds?.get(ground)) ?? state.general;
+/**
+ * The pace on a ground: its own, or the general one where it has none. A length that is borrowed
+ * is as likely wrong there, but not in the same way: it has a key of its own.
+ */
+export function paceOn(state: Readonly<LogState>, ground: string | undefined): GroundPace {
+  if (ground === undefined) return state.general;
+  const own = state.grounds?.get(ground) ?? state.borrowed?.get(ground);
+  if (own) return own;
+  const { paceLength, inUse } = state.general;
+  const lent = {
+    paceLength,
+    inUse: { ...inUse, ground, key: `${ground}, lent: ${inUse.key}` },
+  };
+  // Kept beside the state, which stays the same for whoever reads it.
+  (state as LogState).borrowed ??= new Map();
+  state.borrowed?.set(ground, lent);
+  return lent;
+}
 
 /** Length of the general pace in metres; null where none is known. */
 export const generalPace = ({ general }: Readonly<LogState>): Metres | null =>
   Number.isNaN(general.paceLength) ? null : general.paceLength;
+
+const KIND_OF_UNIT = { paces: 'paced', steps: 'paced', minutes: 'timed' } as const;
+
+/** How a distance in a unit comes about. */
+const distanceKind = (unit: DistanceReading['unit']): Means['distance'] =>
+  unit in KIND_OF_UNIT ? KIND_OF_UNIT[unit as keyof typeof KIND_OF_UNIT] : 'measured';
+
+/**
+ * True for a bearing off the map, followed along what the map shows: it names a north other than
+ * the one that is read, and that is not the compass's.
+ */
+export const isOffMap = (state: Readonly<LogState>, { north }: BearingReading): boolean =>
+  north !== 'magnetic' && north !== state.readingNorth && !state.mapByCompass;
+
+/** The means of a stretch; the same object as long as nothing changes. */
+export function meansOf(
+  state: Readonly<LogState>,
+  bearing: BearingReading,
+  distance: DistanceReading,
+  pace: GroundPace,
+): Means {
+  const kind = distanceKind(distance.unit);
+  const compass = isOffMap(state, bearing) ? null : state.compass;
+  const inUse = kind === 'paced' ? pace.inUse : null;
+  const { means: last } = state;
+  const same =
+    last.aim === state.aim &&
+    last.compass === compass &&
+    last.distance === kind &&
+    last.pace === inUse;
+  if (same) return last;
+  const means: Means = { aim: state.aim, compass, distance: kind, pace: inUse };
+  (state as LogState).means = means;
+  return means;
+}
 
 /** Why a bearing can't be used with the norths that are known; null when it can. */
 export function northFault(

@@ -1,4 +1,5 @@
 import type { Covariance } from '../errors/covariance';
+import type { SharedSum } from '../errors/shared-errors';
 import type { OutingNorths } from '../north/outing-norths';
 import type { Position } from '../readings/position';
 import type { North } from '../units/bearing';
@@ -13,9 +14,12 @@ export interface Frame {
   readonly origin: Position | null;
 }
 
-/** The vector from one station to another, with its covariance. */
+/** The vector from one station to another, and its errors. */
 export interface RelativePlace extends PlanePoint {
+  /** By the readings' own errors. */
   readonly covariance: Covariance;
+  /** What its stretches share with each other, and perhaps with a walk. */
+  readonly shared: readonly SharedSum[];
 }
 
 /**

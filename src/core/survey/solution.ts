@@ -1,5 +1,6 @@
 import type { Leg } from '../entries/entry';
 import type { Covariance } from '../errors/covariance';
+import type { SharedSum } from '../errors/shared-errors';
 import type { ErrorSettings } from '../model/error-settings';
 import type { Outing } from '../model/outing';
 import { shownNorth } from '../north/norths';
@@ -41,7 +42,7 @@ export interface SolvedLeg {
   readonly metres: Metres;
   /** Metres on the level for one of its paces; NaN where no pace is known. */
   readonly paceMetres: Metres;
-  /** Variance of its length over the square, and of its bearing in radians². */
+  /** Variance by itself: of its length over the square, and of its bearing in radians². */
   readonly alongVariance: number;
   readonly acrossVariance: number;
   readonly covariance: Covariance;
@@ -54,6 +55,8 @@ export interface Legs extends Iterable<SolvedLeg> {
   leg(number: number): SolvedLeg;
   /** The leg at an entry; null where another kind of line is. */
   atEntry(entry: number): SolvedLeg | null;
+  /** What a leg has of each shared error. */
+  sharedOf(number: number): readonly SharedSum[];
   /** The legs on the path from the start to a station, in the order in which they were walked. */
   pathTo(station: number): SolvedLeg[];
 }

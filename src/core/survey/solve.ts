@@ -1,6 +1,6 @@
 import { ENTRIES, type EntryRegistry } from '../entries/entry';
 import type { OutingFault } from '../faults/fault';
-import { DEFAULT_ERRORS, type ErrorSettings } from '../model/error-settings';
+import { DEFAULT_ERRORS, withSigmas, type ErrorSettings } from '../model/error-settings';
 import type { Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
 import { outingNorths, type OutingNorths } from '../north/outing-norths';
@@ -15,6 +15,7 @@ import { computePoints, type Traverse } from './dead-reckoning/traverse';
 
 /** What an outing is solved with, beside its own lines. */
 export interface SolveOptions {
+  /** The person's own; what the outing says of an error comes before it. */
   readonly errors?: ErrorSettings;
   readonly entries?: EntryRegistry;
 }
@@ -26,18 +27,20 @@ export interface SolveOptions {
 export function solve(
   outing: Outing,
   models: EarthModels | null = null,
-  { errors = DEFAULT_ERRORS, entries = ENTRIES }: SolveOptions = {},
+  { errors: known = DEFAULT_ERRORS, entries = ENTRIES }: SolveOptions = {},
 ): Result<Solution, OutingFault> {
+  const errors = withSigmas(known, outing.errors?.sigmas);
   const norths = outingNorths(outing, models);
   if (!norths.ok) return fail({ fault: norths.fault.fault, at: { header: norths.fault.header } });
   const reduced = reduce(outing, norths.value, errors, entries);
   if (!reduced.ok) return reduced;
   const { legs: count, entryOfLeg, stationOfLeg, paceOfLeg } = reduced.value;
-  const { returns, stations, state } = reduced.value;
+  const { returns, shared, stations, state } = reduced.value;
   const traverse = { ...reduced.value.traverse, legs: count };
   computePoints(traverse, 1, count);
-  const places = new PlacesAsWalked(frameOf(outing, norths.value), traverse, stationOfLeg);
-  const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg });
+  const frame = frameOf(outing, norths.value);
+  const places = new PlacesAsWalked(frame, traverse, stationOfLeg, shared);
+  const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg }, shared);
   const { closures, walkedMetres } = closuresOf(places, legs, traverse, returns);
   return ok({
     outing,

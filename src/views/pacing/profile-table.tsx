@@ -1,8 +1,7 @@
 import dayjs from 'dayjs';
-import { DEFAULT_ERRORS } from '@/core/model/error-settings';
 import type { Calibration, PaceProfile } from '@/core/model/pace-profile';
 import { calibrate } from '@/core/pacing/calibration';
-import { pacedSigma } from '@/core/pacing/paced-sigma';
+import { newWalkSpread } from '@/core/pacing/new-walk-spread';
 import { currentCalibrations } from '@/core/pacing/profile-paces';
 import styles from './pacing.module.css';
 import { WORDS } from './words';
@@ -66,14 +65,14 @@ function CalibrationRows({ newest, older }: { newest: Calibration; older: Calibr
 function CalibrationRow({ calibration }: { calibration: Calibration }) {
   const found = calibrate(calibration);
   if (!found.ok) return null;
-  const { paceMetres, pacesPer100Metres, spread } = found.value;
-  const sigma = pacedSigma(DEFAULT_ERRORS, spread);
+  const { paceMetres, pacesPer100Metres, spread, walks } = found.value;
+  const sigma = newWalkSpread(spread, walks.length);
   return (
     <tr>
       <th scope="row">{calibration.ground ?? WORDS.general}</th>
       <td>{paceMetres.toFixed(2)} m</td>
       <td>{pacesPer100Metres.toFixed(1)}</td>
-      <td>{spread === null ? '—' : `${(100 * sigma).toFixed(1)} %`}</td>
+      <td>{`${(100 * sigma).toFixed(1)} %`}</td>
       <td>{dayjs(calibration.at).format('D MMM YYYY')}</td>
     </tr>
   );

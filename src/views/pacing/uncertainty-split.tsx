@@ -1,4 +1,4 @@
-import { uncertaintyShares } from '@/core/navigation/uncertainty-shares';
+import { contributions, splitOf } from '@/core/navigation/uncertainty-sources';
 import type { Solution } from '@/core/survey/solution';
 import { Section } from '@/views/shared/page/view-page';
 import { WORDS } from './words';
@@ -8,7 +8,9 @@ const MUCH_MORE = 1.25;
 
 /** How much of the uncertainty at home comes from paces and how much from bearings. */
 export function UncertaintySplit({ solution }: { solution: Solution }) {
-  const { fromPaceMetres, fromBearingsMetres, togetherMetres } = uncertaintyShares(solution);
+  const { fromPaceMetres, fromBearingsMetres, togetherMetres } = splitOf(
+    contributions(solution, solution.current, 0),
+  );
   const ratio = fromPaceMetres / fromBearingsMetres;
   const improve =
     ratio > MUCH_MORE

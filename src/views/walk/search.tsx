@@ -3,43 +3,63 @@ import { Button, Radio } from 'antd';
 import { useMemo, useState } from 'react';
 import { positionError } from '@/core/navigation/position-error';
 import {
+  searcherErrors,
   searchPattern,
   type SearchLeg,
   type SearchPattern,
 } from '@/core/navigation/search-pattern';
+import { NORTH_WORDS } from '@/core/entries/describe';
 import { fromEachNorth, shownBearing } from '@/core/north/norths';
-import { generalPace } from '@/core/survey/log-state';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { threeDigits } from '@/core/units/angle';
-import { azimuthOf, boundsOf, ORIGIN, type PlanePoint } from '@/core/units/plane';
-import type { Degrees } from '@/core/units/units';
+import { boundsOf, ORIGIN, type PlanePoint } from '@/core/units/plane';
+import type { Degrees, Metres } from '@/core/units/units';
 import { NumberField } from '@/views/shared/fields/number-field';
+import { useOnce } from '@/views/shared/data/use-once';
 import { Section } from '@/views/shared/page/view-page';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
+import type { Address } from './use-address';
+import type { Walk } from './use-walk';
 import styles from './walk.module.css';
 import { WORDS } from './words';
 
 interface Props {
   solution: Solution;
-  onStop: () => void;
+  walk: Walk;
+  address: Address;
 }
 
-/** A search made for the uncertainty and the range of sight, with the chance covered so far. */
-export function Search({ solution, onStop }: Props) {
-  const [pattern, setPattern] = useState<SearchPattern>('square');
-  const [sight, setSight] = useState(USUAL_SIGHT_METRES);
-  const { places, current, end } = solution;
+/** The search that an address tells of: made where it began, whatever was logged since. */
+function useSearch({ solution, address }: Props, sight: number) {
+  const { query } = address;
+  const pattern: SearchPattern = query.get('pattern') === 'sector' ? 'sector' : 'square';
+  const began = Number(query.get('search'));
   const legs = useMemo(() => {
-    const heading = Math.round(azimuthOf(places.relative(current, 0)));
-    return searchPattern(pattern, positionError(solution, current, 0), sight, heading);
-  }, [solution, places, current, pattern, sight]);
-  const pace = generalPace(end);
-  const { frame } = places;
-  const shown = (degrees: Degrees) =>
-    shownBearing(
-      fromEachNorth({ degrees, north: frame.north }, frame.norths),
-      northShown(solution),
-    );
+    const known = solution.places.stations().includes(began);
+    const from = known ? began : solution.current;
+    const heading = from > 0 ? Math.round(solution.legs.leg(from).bearingDegrees) : 0;
+    const error = positionError(solution, from, 0);
+    return searchPattern(pattern, error, sight, heading, searcherErrors(solution));
+  }, [solution, began, pattern, sight]);
+  const walked = Math.min(legs.length, Number(query.get('walked')) || 0);
+  return { pattern, legs, walked };
+}
+
+/**
+ * A search made for the uncertainty and the range of sight, given that home was not in sight when
+ * it began. Each leg is logged as it is walked, so that the place is never lost.
+ */
+export function Search(props: Props) {
+  const { solution, walk, address } = props;
+  const [sight, setSight] = useState(USUAL_SIGHT_METRES);
+  const { pattern, legs, walked } = useSearch(props, sight);
+  const { frame } = solution.places;
+  const [walkedLeg] = useOnce(async ({ bearingDegrees, metres }: SearchLeg) => {
+    const bearing = shownFrom(solution, bearingDegrees);
+    const logged = await walk.logLeg(bearing, Math.round(10 * counted(walk, metres)) / 10);
+    if (logged) address.change({ walked: String(walked + 1) });
+  });
+  const next = legs[walked];
   return (
     <Section id="search" title={WORDS.searchTitle}>
       <div className={styles.search}>
@@ -47,7 +67,8 @@ export function Search({ solution, onStop }: Props) {
         <Radio.Group
           aria-label={WORDS.pattern}
           value={pattern}
-          onChange={(event) => setPattern(event.target.value as SearchPattern)}
+          onChange={(event) => address.change({ pattern: event.target.value as string })}
+          disabled={walked > 0}
           optionType="button"
           buttonStyle="solid"
           options={[
@@ -63,45 +84,126 @@ export function Search({ solution, onStop }: Props) {
           most={5000}
           onChange={setSight}
         />
-        <PatternDrawing legs={legs} />
-        <ol className={styles.passes} data-testid="search">
-          {legs.map(({ bearingDegrees, metres, covered }, index) => (
-            <li key={index}>
-              {WORDS.searchLeg(
-                threeDigits(shown(bearingDegrees).degrees),
-                metres,
-                pace === null ? null : metres / pace,
-              )}
-              {' · '}
-              {WORDS.covered(Math.round(100 * covered))}
-            </li>
-          ))}
-        </ol>
-        <Button onClick={onStop}>{WORDS.stop}</Button>
+        {next ? (
+          <>
+            <NextLeg leg={next} number={walked + 1} solution={solution} walk={walk} />
+            <Button type="primary" className={styles.wide} onClick={() => walkedLeg(next)}>
+              {WORDS.walkedLeg(walked + 1)}
+            </Button>
+          </>
+        ) : (
+          <p className={styles.sentence}>{WORDS.allWalked}</p>
+        )}
+        <PatternDrawing legs={legs} walked={walked} north={NORTH_WORDS[frame.north]} />
+        <SearchLegs legs={legs} walked={walked} solution={solution} walk={walk} />
+        <Button onClick={() => address.change({ search: null, pattern: null, walked: null })}>
+          {WORDS.stop}
+        </Button>
       </div>
     </Section>
   );
 }
 
+/** A bearing from the frame's north as the outing shows bearings. */
+const shownFrom = (solution: Solution, degrees: Degrees) => {
+  const { frame } = solution.places;
+  const each = fromEachNorth({ degrees, north: frame.north }, frame.norths);
+  return shownBearing(each, northShown(solution));
+};
+
+/** Metres in the unit that the walk home is counted in. */
+function counted({ unit, means }: Walk, metres: Metres): number {
+  if (unit === 'paces') return metres / (means.paceMetres ?? 1);
+  if (unit === 'minutes') return (60 * metres) / 1000 / (means.kilometresPerHour ?? 1);
+  return metres;
+}
+
+interface NextProps {
+  leg: SearchLeg;
+  number: number;
+  solution: Solution;
+  walk: Walk;
+}
+
+/** The leg to walk now, as large as the walk home was. */
+function NextLeg({ leg, number, solution, walk: { means } }: NextProps) {
+  const { degrees, north } = shownFrom(solution, leg.bearingDegrees);
+  const paces = means.paceMetres === null ? null : leg.metres / means.paceMetres;
+  return (
+    <section className={`${styles.strip} ${styles.wide}`} aria-label={WORDS.legNow(number)}>
+      <p>{WORDS.legNow(number)}</p>
+      <p className={styles.figure} data-testid="search-next">
+        {threeDigits(degrees)}
+      </p>
+      <p>{NORTH_WORDS[north]}</p>
+      <p className={styles.sentence}>{WORDS.legLength(leg.metres, paces)}</p>
+    </section>
+  );
+}
+
+interface LegsProps {
+  legs: readonly SearchLeg[];
+  walked: number;
+  solution: Solution;
+  walk: Walk;
+}
+
+/** The legs of the pattern: what to set, how far, and how likely home is found by then. */
+const SearchLegs = ({ legs, walked, solution, walk: { means } }: LegsProps) => (
+  <ol className={styles.passes} data-testid="search">
+    {legs.map(({ bearingDegrees, metres, found }, index) => (
+      <li key={index} data-walked={index < walked}>
+        {WORDS.searchLeg(
+          threeDigits(shownFrom(solution, bearingDegrees).degrees),
+          metres,
+          means.paceMetres === null ? null : metres / means.paceMetres,
+        )}
+        {' · '}
+        {WORDS.found(Math.round(100 * found))}
+      </li>
+    ))}
+  </ol>
+);
+
 /** Half the drawing's side, and how much of it the pattern fills. */
 const HALF = 150;
-const FILLED = 0.87;
+const FILLED = 0.8;
 
-/** The pattern as it will be walked, with the place where the walk ended in its middle. */
-function PatternDrawing({ legs }: { legs: readonly SearchLeg[] }) {
-  const ends = legs.map(({ end }) => end);
-  const { west, east, south, north } = boundsOf([ORIGIN, ...ends]);
-  const k = (FILLED * HALF) / Math.max(1, -west, east, -south, north);
+interface DrawingProps {
+  legs: readonly SearchLeg[];
+  walked: number;
+  north: string;
+}
+
+/** The pattern, what is walked of it, where it begins, and which way is north. */
+function PatternDrawing({ legs, walked, north }: DrawingProps) {
+  const ends = [ORIGIN, ...legs.map(({ end }) => end)];
+  const bounds = boundsOf(ends);
+  const k = (FILLED * HALF) / Math.max(1, -bounds.west, bounds.east, -bounds.south, bounds.north);
   const pixel = (point: PlanePoint) =>
     `${(k * point.east).toFixed(1)} ${(-k * point.north).toFixed(1)}`;
   return (
     <svg
       viewBox={`${-HALF} ${-HALF} ${2 * HALF} ${2 * HALF}`}
       className={styles.pattern}
-      aria-hidden="true"
+      role="img"
+      aria-label={WORDS.patternDrawn(north)}
     >
-      <path d={`M${[ORIGIN, ...ends].map(pixel).join('L')}`} />
+      <path d={`M${ends.map(pixel).join('L')}`} />
+      <path
+        d={`M${ends
+          .slice(0, walked + 1)
+          .map(pixel)
+          .join('L')}`}
+        data-walked=""
+      />
       <circle r="5" />
+      <g transform={`translate(${HALF - 16} ${16 - HALF})`} className={styles.northArrow}>
+        <path d="M0 26V0m-5 8 5-9 5 9" />
+        <text y="40" textAnchor="middle">
+          N
+        </text>
+      </g>
     </svg>
   );
 }

@@ -1,23 +1,24 @@
 'use client';
 import { Button, Input } from 'antd';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { Command } from '@/core/edit/command';
-import { NORTH_WORDS } from '@/core/entries/describe';
-import { passedFeatures } from '@/core/navigation/ways/passed-features';
-import { generalPace } from '@/core/survey/log-state';
+import { positionErrorEllipse } from '@/core/navigation/position-error';
+import { wayHome } from '@/core/navigation/ways/way';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { bearingDigits, threeDigits } from '@/core/units/angle';
+import { bearingDigits } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Outcome } from '@/store/outing-session';
 import { LINE_FORMS } from '@/views/outing/entry/line-forms';
-import { backToWayHome, Section, ViewPage } from '@/views/shared/page/view-page';
+import { backToWayHome, ViewPage } from '@/views/shared/page/view-page';
 import { metresText } from '@/views/shared/words/words';
 import { viewUrl } from '@/views/views';
+import { Arrived, Follow, Passes } from './follow';
 import { Search } from './search';
+import { useAddress, type Address } from './use-address';
 import { useWalk, type Walk } from './use-walk';
 import styles from './walk.module.css';
-import { passedWords, WORDS } from './words';
+import { WORDS } from './words';
 
 const LineForm = dynamic(() => import('@/views/outing/entry/line-form').then((it) => it.LineForm), {
   ssr: false,
@@ -32,27 +33,28 @@ interface Props {
 /** The guided walk: the bearing to follow, what to pass, stretches logged, arrival or search. */
 export function WalkPage({ solution, run }: Props) {
   const { outing, current } = solution;
-  const walk = useWalk(solution, run);
-  const [searching, setSearching] = useState(false);
+  const address = useAddress();
+  const walk = useWalk(solution, run, address);
   const [boxing, setBoxing] = useState(false);
-  const isHome = current === 0;
+  const isHome = current === 0 && !walk.stage.along;
+  const searching = address.query.get('search') !== null && !isHome;
   return (
     <ViewPage view="walk" about={outing.name} back={backToWayHome(outing)} width="narrow" plain>
-      {isHome ? <Arrived solution={solution} /> : <Follow solution={solution} walk={walk} />}
+      {isHome ? <Arrived solution={solution} /> : !searching && <Follow walk={walk} />}
       {!isHome && !searching && (
         <>
-          <p>{WORDS.how}</p>
-          <Passes solution={solution} />
+          <p>{walk.stage.along ? WORDS.alongHow : WORDS.how}</p>
+          <Passes solution={solution} walk={walk} />
           <Stretch
             solution={solution}
             walk={walk}
+            address={address}
             onBox={() => setBoxing(true)}
-            onSearch={() => setSearching(true)}
           />
         </>
       )}
       <p role="status">{walk.status}</p>
-      {searching && !isHome && <Search solution={solution} onStop={() => setSearching(false)} />}
+      {searching && <Search solution={solution} walk={walk} address={address} />}
       <p className={styles.caution}>{WORDS.caution}</p>
       {boxing && BOX_FORM && (
         <LineForm
@@ -66,68 +68,26 @@ export function WalkPage({ solution, run }: Props) {
   );
 }
 
-/** At home: by the log, and how well it closes. */
-function Arrived({ solution }: { solution: Solution }) {
-  const place = stationName(solution, 0);
-  const closure = solution.closures.findLast(({ station }) => station === place);
-  return (
-    <section className={styles.strip}>
-      <p className={styles.sentence}>{WORDS.arrived(place)}</p>
-      {closure && (
-        <p data-testid="closed">
-          {WORDS.closed(Math.round(closure.metres), (100 * closure.ofWalked).toFixed(1))}
-        </p>
-      )}
-    </section>
-  );
-}
-
-interface WalkProps {
+interface StretchProps {
   solution: Solution;
   walk: Walk;
-}
-
-const Follow = ({ solution, walk: { home, follow } }: WalkProps) => (
-  <section className={styles.strip} aria-label={WORDS.follow}>
-    <p className={styles.figure} data-testid="follow">
-      {threeDigits(follow.degrees)}
-    </p>
-    <p>{NORTH_WORDS[follow.north]}</p>
-    <p className={styles.sentence} data-testid="left">
-      {WORDS.left(metresText(home.distanceMetres), home.paces, stationName(solution, 0))}
-    </p>
-  </section>
-);
-
-/** What was seen on the way out, in the order in which it is passed on the way back. */
-function Passes({ solution }: { solution: Solution }) {
-  const passed = useMemo(() => passedFeatures(solution, solution.current, 0), [solution]);
-  const pace = generalPace(solution.end);
-  return (
-    <Section id="passes" title={WORDS.passes}>
-      {passed.length === 0 ? (
-        <p className={styles.soft}>{WORDS.nothing}</p>
-      ) : (
-        <ol className={styles.passes} data-testid="passes">
-          {passed.map((each) => (
-            <li key={each.what + each.alongMetres}>{passedWords(each, pace)}</li>
-          ))}
-        </ol>
-      )}
-    </Section>
-  );
-}
-
-interface StretchProps extends WalkProps {
+  address: Address;
   onBox: () => void;
-  onSearch: () => void;
 }
 
 /** How far it went on this bearing, and what else may happen on the way. */
-function Stretch({ solution, walk, onBox, onSearch }: StretchProps) {
-  const { follow, unit, count, setCount, logStretch } = walk;
+function Stretch({ solution, walk, address, onBox }: StretchProps) {
+  const { stage, follow, unit, count, setCount, setStatus, logStretch } = walk;
   const { id } = solution.outing;
   const toFollow = `${bearingDigits(follow.degrees)}${NORTH_LETTERS[follow.north]}`;
+  /** A search begins where the walk is done: further off, home can't be in sight yet. */
+  const search = () => {
+    const left = wayHome(solution).distanceMetres;
+    const within = positionErrorEllipse(solution, solution.current, 0).semiMajorMetres;
+    const isDone = stage.along !== null || left <= within;
+    if (!isDone) return setStatus(WORDS.notDone(metresText(left), stationName(solution, 0)));
+    address.change({ search: String(solution.current), pattern: 'square', walked: '0' });
+  };
   return (
     <>
       <label htmlFor="walked">{WORDS.walked(unit)}</label>
@@ -139,16 +99,16 @@ function Stretch({ solution, walk, onBox, onSearch }: StretchProps) {
         autoComplete="off"
       />
       <div className={styles.actions}>
-        <Button onClick={() => logStretch(false)}>{WORDS.log}</Button>
-        <Button type="primary" onClick={() => logStretch(true)}>
-          {WORDS.there}
+        <Button onClick={() => logStretch('on-the-way')}>{WORDS.log}</Button>
+        <Button type="primary" onClick={() => logStretch(stage.toLine ? 'line' : 'station')}>
+          {stage.toLine ? WORDS.atLine : WORDS.there}
         </Button>
         <Button href={viewUrl('counter', id, { follow: toFollow })}>{WORDS.count}</Button>
         <Button disabled={solution.legs.count === 0} onClick={onBox}>
           {WORDS.box}
         </Button>
         <Button href={viewUrl('outing', id)}>{WORDS.otherLeg}</Button>
-        <Button onClick={onSearch}>{WORDS.search}</Button>
+        <Button onClick={search}>{WORDS.search}</Button>
       </div>
     </>
   );

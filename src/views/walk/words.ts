@@ -12,6 +12,15 @@ export const WORDS = {
     'needle lies in its mark. Choose a mark ahead on that line, walk to it, choose the next.',
   left: (metres: string, count: number | null, place: string) =>
     `${metres} to ${place}${count === null ? '' : `: ${paces(count)}`}`,
+  toLine: (metres: string, count: number | null) =>
+    `${metres} to the line${count === null ? '' : `: ${paces(count)}`}. Go on until you meet it.`,
+  turn: (side: string) => `At the line turn ${side}`,
+  atMost: (metres: string) => `Not there after ${metres}? You have gone too far: search.`,
+  alongHow:
+    'Follow the path, shore or fence with your feet and eyes on it. Look ahead and to both sides.',
+  atLine: 'I am at the line',
+  notDone: (metres: string, place: string) =>
+    `By the log it is still ${metres} to ${place}: walk and log that first, then search.`,
   passes: 'On the way you should pass',
   nothing: 'Nothing in the log lies beside this line.',
   walked: (unit: string) => `How many ${unit} did you walk on this bearing?`,
@@ -29,16 +38,22 @@ export const WORDS = {
     'compass and pace.',
   searchTitle: 'Search',
   searchHow:
-    'Stop, and look around from where you are. Mark this place. Then walk the pattern: each leg ' +
-    'says how likely you have had it in sight by then. Do not hurry, and do not leave the ' +
-    'pattern for a guess.',
+    'Stop, and look around from where you are. Mark this place. Then walk the pattern and log ' +
+    'each leg: it says how likely you have found home by then, as it was not in sight at first ' +
+    'and you don’t walk exactly. Do not hurry, and do not leave the pattern for a guess.',
   pattern: 'Pattern',
   square: 'Expanding square',
   sector: 'Sector search',
   sight: 'How far you can see, in metres',
+  legNow: (number: number) => `Leg ${number} of the search`,
+  legLength: (metres: Metres, count: number | null) =>
+    `${Math.round(metres)} m${count === null ? '' : `: ${paces(count)}`}`,
   searchLeg: (bearing: string, metres: Metres, count: number | null) =>
     `${bearing}, ${Math.round(metres)} m${count === null ? '' : `: ${paces(count)}`}`,
-  covered: (percent: number) => `${percent} % covered`,
+  found: (percent: number) => `found by then: ${percent} %`,
+  walkedLeg: (number: number) => `Leg ${number} is walked: log it`,
+  allWalked: 'The pattern is walked. Go back to its middle, stay there, and call for help.',
+  patternDrawn: (north: string) => `The pattern, with ${north} north at the top`,
   stop: 'Back to the walk',
   caution:
     'Look before each step: the line ignores cliffs and water. If the light goes or you are ' +

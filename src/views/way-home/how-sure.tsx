@@ -1,18 +1,23 @@
+import { useMemo } from 'react';
 import { detectionChance } from '@/core/errors/detection';
 import { within95 } from '@/core/errors/ellipse';
+import { improvements } from '@/core/navigation/improvements';
 import { placeOnMap, positionError } from '@/core/navigation/position-error';
 import { roundUpToFive } from '@/core/navigation/rounding';
-import { uncertaintyByLeg } from '@/core/navigation/uncertainty-shares';
+import { contributions, sharesOf } from '@/core/navigation/uncertainty-sources';
 import { stationName, type Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
 import { NumberField } from '@/views/shared/fields/number-field';
 import { Section } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import { improvementWords, sourceWords } from './source-words';
 import styles from './way-home.module.css';
 import { chanceWords, WORDS } from './words';
 
-const MOST_LEGS_SHOWN = 6;
-/** A leg with less than this share is not worth walking again. */
-const WORTH_IMPROVING = 0.1;
+const MOST_SHOWN = 6;
+/** A source with less than this share is not worth a line. */
+const LEAST_SHARE = 0.005;
+const MOST_IMPROVEMENTS = 3;
 
 interface Props {
   solution: Solution;
@@ -38,7 +43,6 @@ export function HowSure({ solution, sight, onSight }: Props) {
         most={5000}
         onChange={onSight}
       />
-      <p className={styles.soft}>{WORDS.cancels}</p>
       {places.frame.north === 'true' && (
         <p className={styles.soft}>
           {WORDS.onMap(roundUpToFive(placeOnMap(solution, current).semiMajorMetres))}
@@ -49,34 +53,44 @@ export function HowSure({ solution, sight, onSight }: Props) {
   );
 }
 
-/** What each leg and the walk home add, as shares of the variance. */
+/** Where the uncertainty at home comes from, by what causes it, and what would help most. */
 function Sources({ solution }: { solution: Solution }) {
-  const legs = uncertaintyByLeg(solution);
-  const [largest] = legs;
-  const walkShare = 1 - legs.reduce((sum, { share }) => sum + share, 0);
+  const { current } = solution;
+  const shares = useMemo(() => sharesOf(contributions(solution, current, 0)), [solution, current]);
+  const helps = useMemo(() => improvements(solution, current, 0), [solution, current]);
+  const now = roundUpToFive(within95(positionError(solution, current, 0)));
   return (
     <>
       <h3>{WORDS.sources}</h3>
       <ul className={styles.shares} data-testid="shares">
-        <Share words={WORDS.fromWalk} share={walkShare} />
-        {legs.slice(0, MOST_LEGS_SHOWN).map(({ leg, share }) => (
-          <Share
-            key={leg.number}
-            words={WORDS.fromLeg(leg.number, leg.reading.to ?? '')}
-            share={share}
-          />
-        ))}
+        {shares
+          .filter(({ share }) => share >= LEAST_SHARE)
+          .slice(0, MOST_SHOWN)
+          .map((each) => (
+            <li key={`${each.source} ${each.about}`}>
+              <span style={{ '--share': each.share } as object}>{sourceWords(each)}</span>
+              <b>{`${Math.round(100 * each.share)} %`}</b>
+            </li>
+          ))}
       </ul>
-      {largest && largest.share > WORTH_IMPROVING && (
-        <p className={styles.soft}>{WORDS.improve(largest.leg.number)}</p>
+      <h3>{WORDS.helps}</h3>
+      {helps.length === 0 ? (
+        <p className={styles.soft}>{WORDS.nothingHelps}</p>
+      ) : (
+        <ul data-testid="helps">
+          {helps.slice(0, MOST_IMPROVEMENTS).map((each, index) => (
+            <li key={index}>
+              {improvementWords(each)}: {WORDS.comesDown(now, roundUpToFive(each.within95Metres))}
+            </li>
+          ))}
+        </ul>
       )}
+      <p className={styles.soft}>
+        {WORDS.cancels}{' '}
+        <a className={styles.link} href={viewUrl('uncertainty', solution.outing.id)}>
+          {WORDS.yourErrors}
+        </a>
+      </p>
     </>
   );
 }
-
-const Share = ({ words, share }: { words: string; share: number }) => (
-  <li>
-    <span style={{ '--share': share } as object}>{words}</span>
-    <b>{`${Math.round(100 * share)} %`}</b>
-  </li>
-);

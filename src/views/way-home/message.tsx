@@ -50,9 +50,6 @@ export function Message({ solution }: { solution: Solution }) {
             {WORDS.share}
           </Button>
         )}
-        <Button href={viewUrl('walk', id)} type="primary">
-          {WORDS.walk}
-        </Button>
         <Button href={viewUrl('pegs', id)}>{WORDS.pegs}</Button>
         <Button href={viewUrl('print', id)}>{WORDS.print}</Button>
         <span role="status">{status}</span>

@@ -41,7 +41,7 @@ function runsOf({ solution, sight, aim }: Props): Run[] {
   const aimed: Run = {
     walk: aimOffWalk(solution, aim),
     home: { rangeMetres: sight, line: lineHome(aim) },
-    formula: detectionAlongLine(aim, sight),
+    formula: detectionAlongLine(solution, solution.current, 0, aim, sight),
     words: WORDS.simulatedAimOff,
   };
   return [straight, aimed];

@@ -1,5 +1,4 @@
-import { detectionChance } from '@/core/errors/detection';
-import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
+import { Radio } from 'antd';
 import { roundUpToFive } from '@/core/navigation/rounding';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
@@ -12,6 +11,10 @@ const MOST_SHOWN = 4;
 
 interface Props {
   way: WayHome;
+  /** Chance that home comes within sight. */
+  chance: number;
+  isChosen: boolean;
+  onChoose: () => void;
   sight: Metres;
   north: North;
   minutes: number;
@@ -21,13 +24,17 @@ interface Props {
 }
 
 /** One of the ways home: its stretches, how sure, how long, and how likely home is then seen. */
-export function WayCard({ way, sight, north, minutes, arrives, isDark }: Props) {
-  const { aim, stretches, positionError, within95Metres } = way;
+export function WayCard(props: Props) {
+  const { way, chance, isChosen, onChoose, sight, north, minutes, arrives, isDark } = props;
+  const { aim, stretches, within95Metres } = way;
   const rest = stretches.length - MOST_SHOWN;
-  const chance = aim ? detectionAlongLine(aim, sight) : detectionChance(positionError, sight);
   return (
-    <li data-way={way.kind}>
-      <h3>{WAY_NAMES[way.kind]}</h3>
+    <li data-way={way.kind} data-chosen={isChosen}>
+      <h3>
+        <Radio checked={isChosen} onChange={onChoose} name="way">
+          {WAY_NAMES[way.kind]}
+        </Radio>
+      </h3>
       <ol className={styles.stretches}>
         {stretches.slice(0, MOST_SHOWN).map((stretch, index) => (
           <li key={index}>

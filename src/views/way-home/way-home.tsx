@@ -6,5 +6,9 @@ import { WayHomePage } from './way-home-page';
 /** The ways home of the outing that the address names. */
 export function WayHomeView() {
   const found = useNamedSolution();
-  return 'solution' in found ? <WayHomePage solution={found.solution} /> : <PlainPage {...found} />;
+  return 'solution' in found ? (
+    <WayHomePage solution={found.solution} run={found.open.run} />
+  ) : (
+    <PlainPage {...found} />
+  );
 }

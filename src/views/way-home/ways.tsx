@@ -1,8 +1,9 @@
 'use client';
 import { visibleText } from '@/core/units/visible';
-import { Input, Radio, Select } from 'antd';
+import { Button, Input, Radio, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { recommendation } from '@/core/navigation/ways/recommendation';
+import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import { recommendation, type WeighedWay } from '@/core/navigation/ways/recommendation';
 import { clockOf, plannedFrom, timeOn } from '@/core/navigation/place-clock';
 import { daylightAt } from '@/core/navigation/sun';
 import { NAISMITH_KMH, ownSpeed, walkMinutes } from '@/core/navigation/ways/walk-time';
@@ -17,6 +18,8 @@ import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
 import { NumberField } from '@/views/shared/fields/number-field';
 import { Section } from '@/views/shared/page/view-page';
+import { walkQuery } from '@/views/walk/chosen-way';
+import { viewUrl } from '@/views/views';
 import type { Aiming, Side } from './use-aiming';
 import { WayCard } from './way-card';
 import styles from './way-home.module.css';
@@ -56,71 +59,116 @@ function usePlanning(solution: Solution): Planning {
   return { now, ofOuting, light, time: (at) => timeOn(clock, at), bySun: !clock.isDevice };
 }
 
-/** The ways that are compared; the straight one is always among them. */
-function waysHome(solution: Solution, aimed: WayHome | null, via: number | null) {
-  const straight = straightHome(solution);
+/** The ways that are compared, the straight one first. */
+function waysHome(
+  solution: Solution,
+  aimed: WayHome | null,
+  via: number | null,
+): [WayHome, ...WayHome[]] {
   const others: WayHome[] = [];
   if (aimed) others.push(aimed);
   if (solution.legs.count > 1) others.push(retraceLegs(solution));
   if (via !== null) others.push(viaStation(solution, via));
-  return { straight, others };
+  return [straightHome(solution), ...others];
 }
 
-/** The ways home side by side; one is recommended, and the person decides. */
-export function Ways({ solution, sight, aiming }: Props) {
+/** The ways with what they are weighed by, at a speed and over a climb. */
+function useWeighedWays({ solution, sight, aiming }: Props, via: number | null) {
   const own = useMemo(() => ownSpeed(solution), [solution]);
   const [speed, setSpeed] = useState(() => Number((own ?? NAISMITH_KMH).toFixed(1)));
   const [climb, setClimb] = useState(0);
-  const [via, setVia] = useState<number | null>(null);
   const planning = usePlanning(solution);
-  const { now, light, time } = planning;
-  const { straight, others } = waysHome(solution, aiming.way, via);
-  const ways = [straight, ...others];
   const minutes = ({ metres }: WayHome) => walkMinutes(metres, speed, climb);
+  const arrival = (each: WayHome) => planning.now + minutes(each) * 60_000;
+  const [straight, ...others] = useMemo(
+    () => waysHome(solution, aiming.way, via),
+    [solution, aiming.way, via],
+  );
+  const weighed = (each: WayHome): WeighedWay => ({
+    way: each,
+    chance: chanceOfSight(solution, each, sight),
+    arrivesInTheDark: isDarkAt(planning.light, arrival(each)),
+  });
+  const ways = [weighed(straight), ...others.map(weighed)] as const;
+  return { own, speed, setSpeed, climb, setClimb, planning, minutes, arrival, ways };
+}
+
+/** The ways home side by side; one is recommended, and the person decides. */
+export function Ways(props: Props) {
+  const { solution, sight, aiming } = props;
+  const [via, setVia] = useState<number | null>(null);
+  const [choice, setChoice] = useState<WayHome['kind'] | null>(null);
+  const { planning, minutes, arrival, ways, ...pace } = useWeighedWays(props, via);
+  const recommended = recommendation(ways);
+  const chosen = ways.find(({ way }) => way.kind === choice)?.way.kind ?? recommended.kind;
   return (
     <Section id="ways" title={WORDS.ways}>
       <div className={styles.asks}>
         <LineFields solution={solution} aiming={aiming} />
         <ViaField solution={solution} via={via} onVia={setVia} />
-        <NumberField
-          id="speed"
-          label={WORDS.speed}
-          value={speed}
-          least={0.3}
-          most={12}
-          help={own ? WORDS.ownSpeed(own.toFixed(1)) : undefined}
-          onChange={setSpeed}
-        />
-        <NumberField
-          id="climb"
-          label={WORDS.climb}
-          value={climb}
-          least={0}
-          most={5000}
-          onChange={setClimb}
-        />
+        <PaceFields {...pace} />
       </div>
       {aiming.fault && <p className={styles.warning}>{aiming.fault}</p>}
       <ul className={styles.ways}>
-        {ways.map((each) => (
+        {ways.map(({ way: each, chance, arrivesInTheDark }) => (
           <WayCard
             key={each.kind}
             way={each}
+            chance={chance}
+            isChosen={each.kind === chosen}
+            onChoose={() => setChoice(each.kind)}
             sight={sight}
             north={northShown(solution)}
             minutes={minutes(each)}
-            arrives={time(now + minutes(each) * 60_000)}
-            isDark={isDarkAt(light, now + minutes(each) * 60_000)}
+            arrives={planning.time(arrival(each))}
+            isDark={arrivesInTheDark}
           />
         ))}
       </ul>
       <p className={styles.sentence} data-testid="recommended">
-        {recommendationWords(recommendation(straight, others))}
+        {recommendationWords(recommended)}
       </p>
-      <p data-testid="light">{planningWords(planning, Math.min(...ways.map(minutes)))}</p>
+      <Button
+        type="primary"
+        className={styles.walkThis}
+        href={viewUrl('walk', solution.outing.id, walkQuery(solution, chosen, { aiming, via }))}
+      >
+        {WORDS.choose(WAY_NAMES[chosen])}
+      </Button>
+      <p data-testid="light">
+        {planningWords(planning, Math.min(...ways.map(({ way }) => minutes(way))))}
+      </p>
     </Section>
   );
 }
+
+type PaceProps = Pick<
+  ReturnType<typeof useWeighedWays>,
+  'own' | 'speed' | 'setSpeed' | 'climb' | 'setClimb'
+>;
+
+/** How fast, and over how much climb. */
+const PaceFields = ({ own, speed, setSpeed, climb, setClimb }: PaceProps) => (
+  <>
+    <NumberField
+      id="speed"
+      label={WORDS.speed}
+      value={speed}
+      least={0.3}
+      most={12}
+      help={own ? WORDS.ownSpeed(own.toFixed(1)) : undefined}
+      onChange={setSpeed}
+    />
+    <NumberField
+      id="climb"
+      label={WORDS.climb}
+      value={climb}
+      least={0}
+      most={5000}
+      onChange={setClimb}
+    />
+  </>
+);
 
 /** A line through home to aim off on, and the side to aim to. */
 const LineFields = ({ solution, aiming }: Pick<Props, 'solution' | 'aiming'>) => (

@@ -17,17 +17,29 @@ export const WORDS = {
   within: SHARED_WORDS.within,
   seen: (range: Metres, chance: string) => `Chance of seeing it from ${range} m: ${chance}.`,
   cancels:
-    'If you walk home with the same compass and the same stride, their constant errors cancel: ' +
-    'the whole sketch is turned and scaled, and so is the walk home. On a map they do not cancel.',
+    'What the way out and the walk home have in common cancels: the same compass held in the ' +
+    'same way, the same stride on the same ground. All else adds up.',
+  yourErrors: 'Your own errors, and those of this outing',
   onMap: (metres: Metres) =>
     `On a map your position is within ${metres} m of the sketched one (95 %): there the ` +
     'constant errors of compass and pace count.',
   sources: 'Where the uncertainty comes from',
-  fromWalk: 'the walk home itself',
-  fromLeg: (leg: number, name: string) => `leg ${leg}${name ? `, to ${name}` : ''}`,
-  improve: (leg: number) =>
-    `Leg ${leg} adds most. If you can, walk it again with more care, or look back along it and ` +
-    'read the back bearing.',
+  helps: 'What would help most',
+  nothingHelps: 'No single change would make it a tenth smaller.',
+  comesDown: (now: Metres, then: Metres) =>
+    now === then ? `less than ±${now} m` : `±${now} m becomes ±${then} m`,
+  means: 'How you walk home',
+  meansAim: 'You follow',
+  meansPace: 'You count',
+  meansSpeed: 'Speed home, km/h',
+  aims: { needle: 'needle', landmark: 'landmark', sighted: 'sighted' },
+  general: 'paces',
+  onGround: (ground: string) => `paces on ${ground}`,
+  byClock: 'minutes',
+  meansUsual:
+    'Taken from the end of the log, as nothing else is said. One tap changes it, for this outing.',
+  meansSaid: 'As chosen for this outing.',
+  choose: (name: string) => `Walk this way: ${name.toLowerCase()}`,
   ways: 'Ways home',
   line: (letter: string) => `Line through home (${letter})`,
   lineHint: '095',
@@ -78,7 +90,6 @@ export const WORDS = {
   copied: 'Copied.',
   share: SHARED_WORDS.share,
   print: 'Print',
-  walk: 'Walk home',
   pegs: 'Pegs and string',
   caution:
     'The straight line ignores cliffs, water and private land. If you are unsure, stop, sit ' +
@@ -108,21 +119,30 @@ export function aimOffWords(fault: AimOffFault): string {
 }
 
 export function recommendationWords(found: Recommendation): string {
+  const name = WAY_NAMES[found.kind];
+  const [chance, straight] = [chanceWords(found.chance), chanceWords(found.straightChance)];
   switch (found.why) {
-    case 'sure-line':
+    case 'surer':
       return WORDS.recommended(
-        WAY_NAMES[found.kind],
-        `${Math.round(found.extraMetres)} m more, but you can’t miss the line, and at it you ` +
-          'know which way to turn.',
+        name,
+        `${Math.round(found.extraMetres)} m more, and home comes in sight ${chance}; straight, ` +
+          `${straight}.`,
       );
-    case 'uncertain':
+    case 'no-better':
       return WORDS.recommended(
-        WAY_NAMES[found.kind],
-        'the shortest, but with a large uncertainty. A path or shore to aim off on would make ' +
-          'it safe; along the legs you know what you pass.',
+        name,
+        `the shortest, but home comes in sight only ${chance}. A path or shore to aim off on ` +
+          'would make it surer; along the legs you know what you pass.',
       );
+    case 'light':
+      return WORDS.recommended(
+        name,
+        `home comes in sight only ${chance}, but a surer way would end in the dark.`,
+      );
+    case 'all-dark':
+      return WORDS.recommended(name, 'the surest, but every way ends in the dark.');
     case 'shortest':
-      return WORDS.recommended(WAY_NAMES[found.kind], 'the shortest, and certain enough.');
+      return WORDS.recommended(name, 'the shortest, and sure enough.');
   }
 }
 

@@ -12,9 +12,17 @@ describe('a boxed obstacle', () => {
     expect(boxed.places.at(2).east).toBeCloseTo(plain.places.at(2).east, 9);
     expect(boxed.places.at(2).north).toBeCloseTo(plain.places.at(2).north, 9);
     expect(boxed.walkedMetres).toBeCloseTo(plain.walkedMetres, 9);
-    // The counts out and back have errors of their own, across the leg.
-    const across = ({ places }: typeof boxed) => places.relative(0, 2).covariance.xx;
-    expect(across(boxed)).toBeGreaterThan(across(plain));
+  });
+
+  it('has the errors of its three sides, of count and of bearing', () => {
+    const { places } = solvedLog('pace 1 m\n000 200p\n  box right 200p along 100p').solution;
+    const { xx, yy } = places.relative(0, 1).covariance;
+    const [p, fine] = [0.05, (1 / Math.sqrt(12)) * (Math.PI / 180)];
+    const turn = (2 * Math.PI) / 180;
+    // Each side is off by 5 % of its count and by 2° of its bearing, out and back across the leg.
+    expect(yy).toBeCloseTo((p * 200) ** 2 + (p * 100) ** 2 + 2 * (turn * 200) ** 2, 6);
+    const across = (turn * 200) ** 2 + (fine * 200) ** 2 + (turn * 100) ** 2 + 2 * (p * 200) ** 2;
+    expect(xx).toBeCloseTo(across, 6);
   });
 
   it('on a slope is levelled like its leg', () => {

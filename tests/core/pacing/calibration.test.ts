@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ownSpread, paceLengthSigma } from '@/core/errors/pace-errors';
 import { DEFAULT_ERRORS } from '@/core/model/error-settings';
 import type { Calibration } from '@/core/model/pace-profile';
 import { calibrate } from '@/core/pacing/calibration';
-import { pacedSigma } from '@/core/pacing/paced-sigma';
+import { newWalkSpread } from '@/core/pacing/new-walk-spread';
 import { METRES_PER_FOOT } from '@/core/units/units';
 import { faultWords, warningWords } from '@/views/pacing/words';
 import { solvedLog } from '../../support/outings';
+import { randomSource } from '../../support/walks/simulator';
 
 type Walks = Pick<Calibration, 'course' | 'counted' | 'counts'>;
 const walks = (value: number, counts: number[], more: Partial<Walks> = {}): Walks => ({
@@ -60,10 +62,47 @@ describe('the length of a pace', () => {
     const sample = Math.sqrt(((a - mean) ** 2 + (b - mean) ** 2 + (c - mean) ** 2) / 2);
     expect(spread).toBeCloseTo(sample / mean, 12);
     expect(lengthOf(walks(100, [65])).spread).toBeNull();
-    expect(pacedSigma(DEFAULT_ERRORS, 0.01)).toBe(0.02);
-    expect(pacedSigma(DEFAULT_ERRORS, 0.06)).toBe(0.06);
-    expect(pacedSigma(DEFAULT_ERRORS, null)).toBe(0.05);
   });
+
+  it('a new walk differs more than the few of a calibration: they may agree by chance', () => {
+    // One walk tells no spread: the usual 5 %, of the walk and of its calibration.
+    expect(newWalkSpread(null, 1)).toBeCloseTo(0.05 * Math.SQRT2, 12);
+    const two = Math.sqrt((3 * 0.05 ** 2 + 0.01 ** 2) / 4);
+    expect(newWalkSpread(0.01, 2)).toBeCloseTo(two * Math.sqrt(1.5), 12);
+    // However well they agree, 2 % is the least.
+    expect(newWalkSpread(0.001, 1000)).toBe(0.02);
+  });
+
+  it.each([2, 3, 5, 10])(
+    'of %d walks, the stated sigmas hold 94 to 97 in 100 new walks',
+    (count) => {
+      const { normal } = randomSource(count);
+      let [within, all] = [0, 0];
+      for (let person = 0; person < 40_000; person++) {
+        const spread = 0.02 + (0.06 * person) / 40_000;
+        const aWalk = () => Math.max(10, (100 / 1.54) * (1 / (1 + spread * normal())));
+        const given = walks(100, Array.from({ length: count }, aWalk));
+        const found = lengthOf(given);
+        const next = 100 / aWalk();
+        const off = Math.abs(next / found.paceMetres - 1);
+        const pace = {
+          key: '',
+          ground: '',
+          spread: newWalkSpread(found.spread, count),
+          walks: count,
+        };
+        // What a paced leg is stated with: its own error, and that of the length of the pace.
+        const sigma = Math.hypot(
+          ownSpread(pace, DEFAULT_ERRORS),
+          paceLengthSigma(pace, DEFAULT_ERRORS),
+        );
+        if (off <= 1.96 * sigma) within++;
+        all++;
+      }
+      expect(within / all).toBeGreaterThan(0.94);
+      expect(within / all).toBeLessThan(0.97);
+    },
+  );
 
   it('is the same in any unit, and in single steps', () => {
     const metres = fc.double({ min: 10, max: 500, noNaN: true });

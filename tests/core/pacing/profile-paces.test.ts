@@ -36,15 +36,15 @@ describe('a pace profile', () => {
   it('gives an outing its pace lines, the general one first', () => {
     const lines = paceLines(profile);
     expect(lines).toEqual([
-      { kind: 'pace', unit: 'per-100-m', value: 65.3, spreadPercent: 2 },
-      { kind: 'pace', unit: 'per-100-m', value: 74, ground: 'rough', spreadPercent: 2.7 },
+      { kind: 'pace', unit: 'per-100-m', value: 65.3, spreadPercent: 4.5, walks: 3 },
+      { kind: 'pace', unit: 'per-100-m', value: 74, ground: 'rough', spreadPercent: 4.9, walks: 3 },
     ]);
     const blank = solvedLog('pace 80 per 100 m').outing;
     const used = applyPaceProfile(lines)(blank, null);
     const after = used.ok ? apply(blank, used.value) : used;
     expect(after.ok && writeLog(after.value).split('\n').slice(3, -1)).toEqual([
-      'pace 65.3 per 100 m spread 2%',
-      'pace rough 74 per 100 m spread 2.7%',
+      'pace 65.3 per 100 m spread 4.5% of 3 walks',
+      'pace rough 74 per 100 m spread 4.9% of 3 walks',
     ]);
     const walked = solvedLog('pace 80 per 100 m\n000 80p').outing;
     const later = applyPaceProfile(lines)(walked, null);

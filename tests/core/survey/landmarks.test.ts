@@ -3,6 +3,7 @@ import { landmarkPlaces } from '@/core/survey/landmarks';
 import { vectorBetween } from '@/core/units/plane';
 import { radians } from '@/core/units/units';
 import { solvedLog } from '../../support/outings';
+import { randomSource } from '../../support/walks/simulator';
 
 describe('landmarks', () => {
   it('sighted from two stations are where the lines of sight cross, with an uncertainty', () => {
@@ -41,5 +42,70 @@ describe('landmarks', () => {
     ]) {
       expect(landmarkPlaces(solvedLog(text).solution)[0]!.place).toBeNull();
     }
+  });
+
+  // Another program walks and sights: the true way is fixed, what is logged is off by its errors.
+  it.each([
+    ['two sightings from one leg', [[90, 400]], [0, 1]],
+    [
+      'two from far along the same way',
+      [
+        [90, 300],
+        [60, 250],
+        [100, 300],
+      ],
+      [2, 3],
+    ],
+    [
+      'four, round a hill',
+      [
+        [90, 300],
+        [20, 300],
+        [300, 250],
+      ],
+      [0, 1, 2, 3],
+    ],
+  ] as const)('%s: the stated ellipse holds 94 to 96 %%', (_name, legs, from) => {
+    const summit = [320, 420] as const;
+    const degree = Math.PI / 180;
+    const { normal } = randomSource(17);
+    const trials = 8000;
+    let inside = 0;
+    const written = (b: number) => (((b % 360) + 360) % 360).toFixed(3);
+    for (let trial = 0; trial < trials; trial++) {
+      const [compass, pace] = [1.5 * normal(), 0.04 * normal()];
+      let [x, y] = [0, 0];
+      const see = (station: number) => {
+        if (!(from as readonly number[]).includes(station)) return [];
+        const b = Math.atan2(summit[0] - x, summit[1] - y) / degree;
+        return [`see ${written(b - compass - 2 * normal())} ; Summit`];
+      };
+      const lines = [...see(0)];
+      for (const [index, [b, d]] of legs.entries()) {
+        x += d * Math.sin(b * degree);
+        y += d * Math.cos(b * degree);
+        const count = d * (1 - pace - 0.05 * normal());
+        lines.push(
+          `${written(b - compass - 2 * normal())} ${count.toFixed(3)}p`,
+          ...see(index + 1),
+        );
+      }
+      const { place } = landmarkPlaces(solvedLog(`pace 1 m\n${lines.join('\n')}`).solution)[0]!;
+      if (!place) continue;
+      const { semiMajorMetres: a, semiMinorMetres: b, azimuthDegrees } = place.uncertainty;
+      const [u, v] = [Math.sin(azimuthDegrees * degree), Math.cos(azimuthDegrees * degree)];
+      const [dx, dy] = [summit[0] - place.east, summit[1] - place.north];
+      if (((dx * u + dy * v) / a) ** 2 + ((dx * v - dy * u) / b) ** 2 <= 1) inside++;
+    }
+    expect(inside / trials).toBeGreaterThan(0.94);
+    expect(inside / trials).toBeLessThan(0.96);
+  });
+
+  it('of many sightings to one name takes some that are spread over their directions', () => {
+    const lines = Array.from({ length: 60 }, () => 'see 330 ; hill\n045 5m');
+    const { solution } = solvedLog(['see 010 ; hill', '090 200m', ...lines].join('\n'));
+    const [hill] = landmarkPlaces(solution);
+    expect(hill!.sightings).toHaveLength(61);
+    expect(hill!.place).not.toBeNull();
   });
 });

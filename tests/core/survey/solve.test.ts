@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_ERRORS } from '@/core/model/error-settings';
+import { DEFAULT_ERRORS, SIGMA_IDS, type ErrorSettings } from '@/core/model/error-settings';
 import { positionError } from '@/core/navigation/position-error';
 import { solve } from '@/core/survey/solve';
 import {
@@ -59,20 +59,23 @@ describe('solving an outing', () => {
 
   it('takes the errors that it is given: twice the sigma, twice the uncertainty', () => {
     const outing = outingOf([leg(0, 100), leg(90, 200)]);
-    const { distance, bearingDegrees } = DEFAULT_ERRORS;
-    const doubled = {
-      ...DEFAULT_ERRORS,
-      distance: 2 * distance,
-      bearingDegrees: {
-        needle: 2 * bearingDegrees.needle,
-        landmark: 2 * bearingDegrees.landmark,
-        sighted: 2 * bearingDegrees.sighted,
-      },
-    };
-    const [usual, wide] = [solve(outing), solve(outing, null, { errors: doubled })];
-    if (!usual.ok || !wide.ok) throw new Error('this outing can be solved');
-    const [a, b] = [positionError(usual.value, 2, 0), positionError(wide.value, 2, 0)];
-    for (const key of ['xx', 'xy', 'yy'] as const) expect(b[key]).toBeCloseTo(4 * a[key], 9);
+    const none = Object.fromEntries(SIGMA_IDS.map((id) => [id, 0])) as unknown as ErrorSettings;
+    const usualErrors = { ...none, landmark: 2, measured: 0.05 };
+    const doubled = { ...none, landmark: 4, measured: 0.1 };
+    // What a bearing was read to has no setting: what it adds is taken off.
+    const read = solve(outing, null, { errors: none });
+    const usual = solve(outing, null, { errors: usualErrors });
+    const wide = solve(outing, null, { errors: doubled });
+    if (!usual.ok || !wide.ok || !read.ok) throw new Error('this outing can be solved');
+    const [a, b, c] = [usual, wide, read].map(({ value }) => positionError(value, 2, 0));
+    for (const key of ['xx', 'xy', 'yy'] as const) {
+      expect(b![key] - c![key]).toBeCloseTo(4 * (a![key] - c![key]), 9);
+    }
+  });
+
+  it('takes what the outing says of an error before what the person’s settings say', () => {
+    const { solution } = solvedLog('errors measured 1%, landmark 3°\n000 100m');
+    expect(solution.errors).toMatchObject({ measured: 0.01, landmark: 3, needle: 4 });
   });
 });
 
@@ -90,6 +93,7 @@ describe('places', () => {
       east: 0,
       north: 0,
       covariance: { xx: 0, xy: 0, yy: 0 },
+      shared: [],
     });
   });
 

@@ -1,4 +1,5 @@
 import { sumCovariance, type Covariance } from '../../errors/covariance';
+import { joinedSums, sharedCovariance } from '../../errors/shared-errors';
 import type { Closure, Solution } from '../../survey/solution';
 import type { PlanePoint } from '../../units/plane';
 import type { Check } from '../check';
@@ -8,7 +9,7 @@ const LIMIT = -2 * Math.log(0.01);
 
 /**
  * `misclosure-unexplained`: a loop closes farther off than its legs' own errors explain, at 99 %.
- * What all its legs share, the compass and the length of the pace, cancels around a loop.
+ * What all its legs share, the compass and the length of the pace, cancels around it.
  */
 export const misclosureUnexplained: Check = (solution) =>
   solution.closures.flatMap((closure) => {
@@ -21,10 +22,12 @@ export const misclosureUnexplained: Check = (solution) =>
     return [{ code: 'misclosure-unexplained' as const, at: { entry }, message }];
   });
 
-/** The covariance of the loop's legs, from the station around to where the last one ended. */
+/** The covariance of the loop, from the station around to where the last leg ended. */
 function covarianceAround({ places, legs }: Solution, { leg }: Closure): Covariance {
   const last = legs.leg(leg);
-  return sumCovariance(places.relative(last.to, last.from).covariance, last.covariance);
+  const around = places.relative(last.to, last.from);
+  const shared = joinedSums(around.shared, legs.sharedOf(leg));
+  return sumCovariance(sumCovariance(around.covariance, last.covariance), sharedCovariance(shared));
 }
 
 /** The square of a vector's length in standard deviations: v'·C⁻¹·v. */

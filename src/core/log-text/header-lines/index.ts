@@ -2,6 +2,7 @@ import { convergenceLine } from './convergence';
 import { correctionLine } from './correction';
 import { dateLine } from './date';
 import { declinationLine } from './declination';
+import { errorsLine } from './errors';
 import { formatLine } from './format';
 import type { HeaderLine } from './header-line';
 import { outingLine } from './outing';
@@ -18,6 +19,7 @@ export const HEADER_LINES: readonly HeaderLine[] = [
   correctionLine,
   convergenceLine,
   showLine,
+  errorsLine,
 ];
 
 export const HEADER_LINE_BY_KEYWORD: ReadonlyMap<string, HeaderLine> = new Map(

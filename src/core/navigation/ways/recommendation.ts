@@ -1,28 +1,67 @@
 import type { Metres } from '../../units/units';
 import type { WayHome } from './ways-home';
 
-/** From this uncertainty on, a line that can't be missed is worth its detour. */
-const AIM_OFF_FROM_METRES = 40;
-/** From this on, the straight way isn't safe without a line. Both common practice, no source. */
-const UNSAFE_FROM_METRES = 80;
+/** A way with what it is weighed by. */
+export interface WeighedWay {
+  readonly way: WayHome;
+  /** Chance that home comes within sight. */
+  readonly chance: number;
+  /** True when one would arrive after sunset. */
+  readonly arrivesInTheDark: boolean;
+}
+
+/** As sure as this is sure enough: the shortest of such ways is taken. */
+const SURE = 0.9;
+/** What a longer way must gain to be worth it where none is sure. Common practice, no source. */
+const WORTH = 0.1;
 
 /** Which of the ways home to take, and why. The person decides. */
-export type Recommendation =
-  /** The line can't be missed; it costs this much more to walk. */
-  | { readonly kind: 'aim-off'; readonly why: 'sure-line'; readonly extraMetres: Metres }
-  /** The shortest; a line to aim off on, or what is known along the legs, would be safer. */
-  | { readonly kind: 'straight'; readonly why: 'uncertain' }
-  /** The shortest, and with little uncertainty. */
-  | { readonly kind: 'straight'; readonly why: 'shortest' };
+export interface Recommendation {
+  readonly kind: WayHome['kind'];
+  readonly why:
+    /** The shortest, and sure enough. */
+    | 'shortest'
+    /** Longer than the straight way, and sure where that is not. */
+    | 'surer'
+    /** The straight way is not sure, and no other is worth its metres. */
+    | 'no-better'
+    /** A surer way would end in the dark. */
+    | 'light'
+    /** Every way ends in the dark: the surest. */
+    | 'all-dark';
+  /** Metres more than the straight way. */
+  readonly extraMetres: Metres;
+  readonly chance: number;
+  /** The straight way's. */
+  readonly straightChance: number;
+}
 
-/** Weighs the straight way against the others that are offered. */
-export function recommendation(straight: WayHome, others: readonly WayHome[]): Recommendation {
-  const aimed = others.find(({ kind }) => kind === 'aim-off');
-  if (aimed && straight.within95Metres > AIM_OFF_FROM_METRES) {
-    return { kind: 'aim-off', why: 'sure-line', extraMetres: aimed.metres - straight.metres };
-  }
-  const hasLegs = others.some(({ kind }) => kind === 'retrace');
-  return !aimed && hasLegs && straight.within95Metres > UNSAFE_FROM_METRES
-    ? { kind: 'straight', why: 'uncertain' }
-    : { kind: 'straight', why: 'shortest' };
+const shortest = (ways: readonly WeighedWay[]) =>
+  ways.reduce((best, each) => (each.way.metres < best.way.metres ? each : best));
+const surest = (ways: readonly WeighedWay[]) =>
+  ways.reduce((best, each) => (each.chance > best.chance + WORTH ? each : best));
+
+/**
+ * Weighs the ways by chance of sight, metres and light: the shortest that is sure and ends by
+ * daylight; where none is sure, the surest, if it gains enough. The first one is the straight way.
+ */
+export function recommendation(ways: readonly [WeighedWay, ...WeighedWay[]]): Recommendation {
+  const [straight] = ways;
+  const of = (taken: WeighedWay, why: Recommendation['why']): Recommendation => ({
+    kind: taken.way.kind,
+    why,
+    extraMetres: taken.way.metres - straight.way.metres,
+    chance: taken.chance,
+    straightChance: straight.chance,
+  });
+  const byLight = ways.filter(({ arrivesInTheDark }) => !arrivesInTheDark);
+  if (byLight.length === 0) return of(surest(ways), 'all-dark');
+  const sure = byLight.filter(({ chance }) => chance >= SURE);
+  const taken = sure.length > 0 ? shortest(sure) : surest(byLight);
+  if (taken !== straight) return of(taken, 'surer');
+  if (straight.chance >= SURE) return of(straight, 'shortest');
+  const surerInTheDark = ways.some(
+    ({ arrivesInTheDark, chance }) => arrivesInTheDark && chance > straight.chance + WORTH,
+  );
+  return of(straight, surerInTheDark ? 'light' : 'no-better');
 }

@@ -1,5 +1,5 @@
 import { fromEachNorth, type BearingFromEach } from '../../north/norths';
-import { generalPace } from '../../survey/log-state';
+import { homeMeans } from '../../survey/home-means';
 import type { Frame } from '../../survey/places';
 import type { Solution } from '../../survey/solution';
 import { nearestCompassPoint, type CompassPoint } from '../../units/angle';
@@ -31,9 +31,9 @@ export function wayAlong(frame: Frame, vector: PlanePoint, paceMetres: Metres | 
   };
 }
 
-/** The straight way between two stations, in paces of the general length. */
+/** The straight way between two stations, in paces of the walk home. */
 export const way = ({ places, end }: Solution, from: number, to: number): Way =>
-  wayAlong(places.frame, places.relative(from, to), generalPace(end));
+  wayAlong(places.frame, places.relative(from, to), homeMeans(end).paceMetres);
 
 /** The straight way home from where the traveller is. */
 export const wayHome = (solution: Solution): Way => way(solution, solution.current, 0);

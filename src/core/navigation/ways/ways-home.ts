@@ -1,6 +1,6 @@
-import { sumCovariance, type Covariance } from '../../errors/covariance';
+import type { Covariance } from '../../errors/covariance';
 import { within95 } from '../../errors/ellipse';
-import { generalPace } from '../../survey/log-state';
+import { homeMeans } from '../../survey/home-means';
 import { stationName, type Solution } from '../../survey/solution';
 import { normalised } from '../../units/angle';
 import type { Bearing, North } from '../../units/bearing';
@@ -8,7 +8,8 @@ import { polar, type PlanePoint } from '../../units/plane';
 import type { Result } from '../../units/result';
 import type { Degrees, Metres } from '../../units/units';
 import { aimOff, type AimOff, type AimOffFault } from './aim-off';
-import { positionError, walkCovariance } from '../position-error';
+import { positionError } from '../position-error';
+import { missOf, totalOf, walkErrors } from '../walk-errors';
 import { way, wayAlong, type Way } from './way';
 
 /** One stretch of a way home. */
@@ -29,7 +30,7 @@ export interface WayHome {
 }
 
 const stretchAlong = (solution: Solution, vector: PlanePoint, to: string | null): Stretch => ({
-  ...wayAlong(solution.places.frame, vector, generalPace(solution.end)),
+  ...wayAlong(solution.places.frame, vector, homeMeans(solution.end).paceMetres),
   to,
 });
 
@@ -75,12 +76,18 @@ export function aimOffHome(
   return { ok: true, value: wayHomeOf('aim-off', stretches, aim.positionError, aim) };
 }
 
-/** Back along the legs on their back bearings; each is walked again with the errors of its kind. */
+/** The miss of a walk home over several stretches. */
+function missOver(solution: Solution, stretches: readonly PlanePoint[]): Covariance {
+  const path = solution.places.relative(solution.current, 0);
+  return totalOf(missOf(path, walkErrors(solution, stretches)));
+}
+
+/** Back along the legs on their back bearings, by the means of the walk home. */
 export function retraceLegs(solution: Solution): WayHome {
   const path = solution.legs.pathTo(solution.current).reverse();
   const stretches = path.map(({ to, from }) => stretchBetween(solution, to, from));
-  const out = solution.places.relative(solution.current, 0).covariance;
-  return wayHomeOf('retrace', stretches, sumCovariance(out, out));
+  const vectors = path.map(({ to, from }) => solution.places.relative(to, from));
+  return wayHomeOf('retrace', stretches, missOver(solution, vectors));
 }
 
 /** To another station first, then straight home. */
@@ -90,12 +97,8 @@ export function viaStation(solution: Solution, station: number): WayHome {
     stretchBetween(solution, current, station),
     stretchBetween(solution, station, 0),
   ];
-  const walk = sumCovariance(
-    walkCovariance(solution, places.relative(current, station)),
-    walkCovariance(solution, places.relative(station, 0)),
-  );
-  const out = places.relative(current, 0).covariance;
-  return wayHomeOf('via-station', stretches, sumCovariance(out, walk));
+  const vectors = [places.relative(current, station), places.relative(station, 0)];
+  return wayHomeOf('via-station', stretches, missOver(solution, vectors));
 }
 
 /** A bearing of a map or a compass as one from the reference north; null where it isn't known. */

@@ -1,9 +1,11 @@
 import { legCovariance, NO_COVARIANCE, type Covariance } from '../../errors/covariance';
+import type { SharedSum } from '../../errors/shared-errors';
 import { legAtEntry, type Outing } from '../../model/outing';
 import type { OutingNorths } from '../../north/outing-norths';
 import { referenceNorth } from '../../north/norths';
 import { vectorBetween, type PlanePoint } from '../../units/plane';
 import { Forks } from './forks';
+import type { SharedUses } from './shared-uses';
 import type { Frame, Places, RelativePlace } from '../places';
 import type { Legs, SolvedLeg } from '../solution';
 import type { Traverse } from './traverse';
@@ -35,6 +37,7 @@ export class PlacesAsWalked implements Places {
     readonly frame: Frame,
     private readonly traverse: Traverse,
     private readonly stationOfLeg: Int32Array,
+    private readonly shared: SharedUses,
   ) {}
 
   /** The start first. Legs that came back to a station make none. */
@@ -57,13 +60,13 @@ export class PlacesAsWalked implements Places {
   }
 
   /**
-   * The covariance is that of the legs on the path between the two; a side trip off it does not
-   * count.
+   * The covariance is that of the legs on the path between the two, by themselves; a side trip
+   * off it does not count.
    */
   relative(from: number, to: number): RelativePlace {
     const { traverse } = this;
     const vector = vectorBetween(this.at(from), this.at(to));
-    if (from === to) return { ...vector, covariance: NO_COVARIANCE };
+    if (from === to) return { ...vector, covariance: NO_COVARIANCE, shared: [] };
     this.forks ??= new Forks(traverse);
     const fork = covarianceIn(traverse, this.forks.of(from, to));
     const [one, other] = [covarianceIn(traverse, from), covarianceIn(traverse, to)];
@@ -74,6 +77,7 @@ export class PlacesAsWalked implements Places {
         xy: one.xy + other.xy - 2 * fork.xy,
         yy: one.yy + other.yy - 2 * fork.yy,
       },
+      shared: this.shared.between(traverse, from, to),
     };
   }
 }
@@ -91,6 +95,7 @@ export class LegsAsWalked implements Legs {
     private readonly outing: Outing,
     private readonly traverse: Traverse,
     private readonly columns: LegColumns,
+    private readonly shared: SharedUses,
   ) {}
 
   get count(): number {
@@ -123,6 +128,10 @@ export class LegsAsWalked implements Legs {
       acrossVariance,
       covariance: legCovariance(vectorBetween(start, end), alongVariance, acrossVariance),
     };
+  }
+
+  sharedOf(number: number): SharedSum[] {
+    return this.shared.ofLeg(this.traverse, number);
   }
 
   *[Symbol.iterator](): Iterator<SolvedLeg> {

@@ -1,15 +1,17 @@
 import type { Aim, BoxReadings, FieldFault, LegReadings } from '../../entries/reckoning';
-import type { PaceReadings, Reckoning } from '../../entries/reckoning';
+import type { HomeReadings, PaceReadings, Reckoning } from '../../entries/reckoning';
 import { nearestName } from '../../faults/nearest-name';
 import type { Field } from '../../faults/fault';
 import type { ErrorSettings } from '../../model/error-settings';
-import type { Norths } from '../../north/norths';
+import type { OutingNorths } from '../../north/outing-norths';
 import type { BearingReading } from '../../readings/bearing';
 import type { LengthReading } from '../../readings/distance';
 import { horizontalShare } from '../../readings/slope';
 import type { North } from '../../units/bearing';
-import { addBox, fillRow, paceFault } from './leg-row';
+import { isFault, LegRows, paceFault, type Part } from './leg-row';
+import { SharedUses } from './shared-uses';
 import { initialState, northFault, paceOn, setPace, type LogState } from '../log-state';
+import { sharedScale } from '../shared-scale';
 import { Stations } from '../stations';
 import { emptyTraverse, type Traverse } from './traverse';
 
@@ -19,6 +21,21 @@ const NO_LEG: FieldFault = { fault: { code: 'no-leg-yet' }, field: 'whole' };
 export function unknownStation(name: string, stations: Stations): FieldFault {
   const nearest = nearestName(name, stations.names());
   return { fault: { code: 'unknown-station', name, nearest }, field: 'station' };
+}
+
+/** Notes what a leg of several readings shares; the sides of a box cancel, out and back. */
+function addParts(shared: SharedUses, k: number, parts: readonly Part[], metres: number): void {
+  for (const { walked, back, metres: along, across } of parts) {
+    if (across) continue;
+    const share = along / metres;
+    if (!back || back.walked.means === walked.means) {
+      shared.addPart(k, walked, share);
+      continue;
+    }
+    shared.addPart(k, walked, share, 'distance');
+    shared.addPart(k, walked, share * (1 - back.weight), 'bearing');
+    shared.addPart(k, back.walked, share * back.weight, 'bearing');
+  }
 }
 
 /** Follows a log line by line and fills the columns of its traverse. */
@@ -37,17 +54,24 @@ export class Reducer implements Reckoning {
   current = 0;
   /** The entry that is being applied. */
   entry = 0;
-  /** The ground of the last leg, and its metres on the level for one along the slope. */
-  private ground: string | undefined;
+  readonly shared: SharedUses;
+  readonly rows: LegRows;
+  /** The last leg, its metres on the level for one along the slope, and the parts it is made of. */
+  private leg: LegReadings | null = null;
   private level = 1;
+  private parts: readonly Part[] | null = null;
 
   constructor(
     startName: string,
-    norths: Norths,
-    private readonly errors: ErrorSettings,
+    norths: OutingNorths,
+    errors: ErrorSettings,
     capacity: number,
+    /** Told of each leg's parts, for whoever asks where the uncertainty comes from. */
+    private readonly onParts?: (leg: number, parts: readonly Part[]) => void,
   ) {
-    this.state = initialState(norths, errors);
+    this.state = initialState(norths);
+    this.rows = new LegRows(errors);
+    this.shared = new SharedUses(sharedScale(errors, norths));
     this.stations = new Stations(startName);
     this.traverse = emptyTraverse(capacity);
     this.entryOfLeg = new Int32Array(capacity + 1).fill(-1);
@@ -57,7 +81,7 @@ export class Reducer implements Reckoning {
 
   addLeg(leg: LegReadings): FieldFault | null {
     const k = this.legs + 1;
-    const wrong = fillRow(this.traverse, k, leg, this.state, this.errors);
+    const wrong = this.rows.fill(this.traverse, k, leg, this.state);
     if (wrong) return wrong;
     this.traverse.from[k] = this.current;
     const level = horizontalShare(leg);
@@ -71,10 +95,22 @@ export class Reducer implements Reckoning {
       this.current = this.arriveAt(leg.to, k);
     }
     this.stationOfLeg[k] = this.current;
-    this.ground = leg.ground;
+    this.leg = leg;
     this.level = level;
     this.legs = k;
+    this.state.lastSpeed = leg.distance.unit === 'minutes' ? leg.distance.kilometresPerHour : null;
+    this.noteLeg(k);
     return null;
+  }
+
+  /** Notes how leg k was walked. */
+  private noteLeg(k: number): void {
+    const { rows } = this;
+    const isPlain = rows.back === null || rows.back.walked.means === rows.walked?.means;
+    this.parts = null;
+    this.onParts?.(k, [rows.part]);
+    if (isPlain && rows.walked) this.shared.add(k, rows.walked);
+    else addParts(this.shared, k, [rows.part], rows.metres);
   }
 
   /** Where leg k ends: a station that exists, noted as a return, or a new one. */
@@ -90,8 +126,17 @@ export class Reducer implements Reckoning {
   }
 
   boxLastLeg(box: BoxReadings): FieldFault | null {
-    const { ground, level, state } = this;
-    return addBox(this.traverse, this.legs, box, { ground, level, state }, this.errors);
+    const { leg, level, legs, rows, shared, state, traverse } = this;
+    if (!leg) return NO_LEG;
+    const boxed = { ground: leg.ground, level, state };
+    const before = this.parts ?? [rows.part];
+    const sides = rows.addBox(traverse, legs, box, boxed, leg.bearing);
+    if (isFault(sides)) return sides;
+    this.parts = [...before, ...sides];
+    this.onParts?.(legs, this.parts);
+    shared.forget(legs);
+    addParts(shared, legs, this.parts, traverse.lengthMetres[legs]!);
+    return null;
   }
 
   leaveFrom(station: string): FieldFault | null {
@@ -122,6 +167,14 @@ export class Reducer implements Reckoning {
   }
 
   setPace(pace: PaceReadings): void {
-    setPace(this.state, pace, this.errors);
+    setPace(this.state, pace);
+  }
+
+  setCompass(name: string): void {
+    this.state.compass = name;
+  }
+
+  setHome(home: HomeReadings): void {
+    this.state.home = home;
   }
 }

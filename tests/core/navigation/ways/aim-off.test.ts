@@ -1,66 +1,86 @@
 import { describe, expect, it } from 'vitest';
-import { normals, uniform } from '@/core/errors/random';
 import { aimOff } from '@/core/navigation/ways/aim-off';
-import { positionErrorAlong } from '@/core/navigation/position-error';
-import { polar } from '@/core/units/plane';
+import { azimuthOf, lengthOf } from '@/core/units/plane';
 import { degrees, radians } from '@/core/units/units';
 import { solvedLog } from '../../../support/outings';
+import { logOf, mixedOuting, NAMED_OUTINGS } from '../../../support/walks/outings';
+import { shareOnSide, type PlainOuting } from '../../../support/walks/simulator';
+
+const named = (name: string): PlainOuting =>
+  NAMED_OUTINGS.find((outing) => outing.name === name) ?? expect.fail(name);
 
 describe('aiming off', () => {
   const { solution } = solvedLog('aim needle\n180 1000m');
 
-  it('on a line at right angles to the heading aims 1.645·σ to the side', () => {
+  it('on a line at right angles to the straight way is 1.645 sigmas across the heading', () => {
     const found = aimOff(solution, 1, 0, 90, 'right');
-    expect(found.ok).toBe(true);
-    if (!found.ok) return;
+    if (!found.ok) throw new Error(found.fault.code);
     const { alongMetres, bearingDegrees, distanceMetres, turn, lineDegrees } = found.value;
     // Out and home over 1 km at 4°: σ across is √2·1000·4° = 98.7 m, to first order.
     expect(alongMetres).toBeGreaterThan(155);
     expect(alongMetres).toBeLessThan(172);
-    expect(distanceMetres).toBeCloseTo(Math.hypot(1000, alongMetres), 0);
-    expect(bearingDegrees).toBeCloseTo(degrees(Math.atan2(alongMetres, 1000)), 1);
+    expect(distanceMetres).toBeCloseTo(Math.hypot(1000, alongMetres), 6);
+    expect(bearingDegrees).toBeCloseTo(degrees(Math.atan2(alongMetres, 1000)), 6);
     expect(turn).toBe('left');
     expect(lineDegrees).toBe(270);
   });
 
-  it('has settled: the aim is 1.645·σ along the line on the heading that it gives', () => {
+  it('the heading leads to the aim, on the wanted side, however the line lies', () => {
+    const straight = solution.places.relative(1, 0);
     for (const line of [60, 90, 130, 240, 310]) {
       for (const side of ['left', 'right'] as const) {
         const found = aimOff(solution, 1, 0, line, side);
         if (!found.ok) throw new Error(found.fault.code);
-        const { alongMetres, bearingDegrees, distanceMetres } = found.value;
+        const { alongMetres, bearingDegrees, distanceMetres, lineDegrees } = found.value;
         const b = radians(bearingDegrees);
-        const aim = polar(bearingDegrees, distanceMetres);
-        const error = positionErrorAlong(solution, 1, 0, aim);
-        const [nx, ny] = [Math.cos(b), -Math.sin(b)];
-        const across = Math.sqrt(nx * nx * error.xx + 2 * nx * ny * error.xy + ny * ny * error.yy);
-        const along = across / Math.abs(Math.sin(radians(bearingDegrees - line)));
-        expect(Math.abs(alongMetres - 1.6449 * along)).toBeLessThan(1);
-        // The aim is on the wanted side of the straight way home, which is 000.
+        const home = radians(lineDegrees);
+        // On the heading to the line, then along the line: home.
+        const east = distanceMetres * Math.sin(b) + alongMetres * Math.sin(home);
+        const north = distanceMetres * Math.cos(b) + alongMetres * Math.cos(home);
+        expect(east).toBeCloseTo(straight.east, 6);
+        expect(north).toBeCloseTo(straight.north, 6);
         expect(Math.sin(b) > 0).toBe(side === 'right');
       }
     }
   });
 
-  it('meets the line on the wanted side in 95 % of simulated walks', () => {
-    const found = aimOff(solution, 1, 0, 90, 'right');
-    if (!found.ok) throw new Error(found.fault.code);
-    const { bearingDegrees } = found.value;
-    const normal = normals(uniform(5));
-    let right = 0;
-    const trials = 100_000;
-    for (let i = 0; i < trials; i++) {
-      const out = radians(180 + 4 * normal());
-      const [x, y] = [
-        1000 * (1 + 0.05 * normal()) * Math.sin(out),
-        1000 * (1 + 0.05 * normal()) * Math.cos(out),
-      ];
-      const heading = radians(bearingDegrees + 4 * normal());
-      // Walked until the line is met, however far that is.
-      const metAt = x - y * Math.tan(heading);
-      if (metAt > 0) right++;
+  // Twelve meeting angles, to both sides, on outings whose ways share all, some and nothing.
+  it.each([
+    ['all shared', [30, 60, 90, 120, 150]],
+    ['sighted out, needle home', [60, 90, 120]],
+    ['rough out, the general pace home', [45, 90, 135]],
+    ['a typed declination', [90]],
+  ] as const)(
+    '%s: meets the line on the wanted side in 94.5 to 95.5 %% of walks',
+    (name, angles) => {
+      const outing = named(name);
+      const found = solvedLog(logOf(outing)).solution;
+      const azimuth = azimuthOf(found.places.relative(found.current, 0));
+      for (const angle of angles) {
+        const side = angle % 60 === 0 ? 'left' : 'right';
+        const aim = aimOff(found, found.current, 0, azimuth + angle, side);
+        if (!aim.ok) throw new Error(aim.fault.code);
+        const { bearingDegrees, lineDegrees } = aim.value;
+        const share = shareOnSide(outing, bearingDegrees, lineDegrees + 180, 100_000, angle);
+        expect(share, `${angle}°`).toBeGreaterThan(0.945);
+        expect(share, `${angle}°`).toBeLessThan(0.955);
+      }
+    },
+  );
+
+  it('on mixed outings holds as well', () => {
+    for (const seed of [1, 3, 10]) {
+      const outing = mixedOuting(seed);
+      const found = solvedLog(logOf(outing)).solution;
+      const straight = found.places.relative(found.current, 0);
+      if (lengthOf(straight) < 300) continue;
+      const aim = aimOff(found, found.current, 0, azimuthOf(straight) + 80, 'right');
+      if (!aim.ok) continue;
+      const { bearingDegrees, lineDegrees } = aim.value;
+      const share = shareOnSide(outing, bearingDegrees, lineDegrees + 180, 100_000, seed);
+      expect(share, outing.name).toBeGreaterThan(0.94);
+      expect(share, outing.name).toBeLessThan(0.96);
     }
-    expect(Math.abs(right / trials - 0.95)).toBeLessThan(0.02);
   });
 
   it('is refused where the line is met at a flat angle, and at home', () => {

@@ -1,9 +1,14 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { totalVariance } from '@/core/errors/covariance';
-import { positionError, walkCovariance } from '@/core/navigation/position-error';
-import { recommendation } from '@/core/navigation/ways/recommendation';
-import { uncertaintyByLeg } from '@/core/navigation/uncertainty-shares';
+import { positionError } from '@/core/navigation/position-error';
+import { detectionChance } from '@/core/errors/detection';
+import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
+import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import {
+  recommendation,
+  type Recommendation,
+  type WeighedWay,
+} from '@/core/navigation/ways/recommendation';
 import {
   aimOffHome,
   azimuthFrom,
@@ -13,7 +18,7 @@ import {
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
 import { aimOffWords, chanceWords, recommendationWords } from '@/views/way-home/words';
-import { anyOuting, solved, solvedLog } from '../../../support/outings';
+import { solvedLog } from '../../../support/outings';
 
 const { solution } = solvedLog(
   'pace 65 per 100 m\n000 300m > A\n090 400m > B\nfrom A\n270 10m\nfrom B',
@@ -63,55 +68,82 @@ describe('the ways home', () => {
 });
 
 describe('the recommendation', () => {
-  const straight = (within95Metres: number): WayHome => ({
-    ...straightHome(solution),
-    within95Metres,
-  });
+  const straight = straightHome(solution);
   const aimOff = aimed(0, 'right');
   const retrace = retraceLegs(solution);
-
-  it.each([
-    ['nothing else', 500, [], { kind: 'straight', why: 'shortest' }],
-    ['a sure way', 80, [retrace], { kind: 'straight', why: 'shortest' }],
-    ['an unsure way', 80.1, [retrace], { kind: 'straight', why: 'uncertain' }],
-    ['a line, but a sure way', 40, [aimOff, retrace], { kind: 'straight', why: 'shortest' }],
-    ['a line, and an unsure way', 40.1, [aimOff, retrace], { kind: 'aim-off', why: 'sure-line' }],
-  ])('with %s', (_name, within, others, expected) => {
-    expect(recommendation(straight(within), others)).toMatchObject(expected);
+  const of = (way: WayHome, chance: number, arrivesInTheDark = false): WeighedWay => ({
+    way,
+    chance,
+    arrivesInTheDark,
   });
 
-  it('says what aiming off costs, and that the person decides', () => {
-    const found = recommendation(straight(90), [aimOff]);
+  it.each<[string, [WeighedWay, ...WeighedWay[]], Partial<Recommendation>]>([
+    ['nothing else', [of(straight, 0.2)], { kind: 'straight', why: 'no-better' }],
+    [
+      'a straight way that is sure, however sure the others are',
+      [of(straight, 0.9), of(aimOff, 1), of(retrace, 1)],
+      { kind: 'straight', why: 'shortest' },
+    ],
+    [
+      'a line that is sure',
+      [of(straight, 0.89), of(aimOff, 0.95), of(retrace, 0.2)],
+      { kind: 'aim-off', why: 'surer' },
+    ],
+    [
+      'two that are sure: the shorter',
+      [of(straight, 0.5), of(aimOff, 0.95), of({ ...retrace, metres: 501 }, 0.92)],
+      { kind: 'retrace', why: 'surer' },
+    ],
+    [
+      'none that is sure: the surest, if it gains enough',
+      [of(straight, 0.5), of(retrace, 0.61)],
+      { kind: 'retrace', why: 'surer' },
+    ],
+    [
+      'none that is worth its metres',
+      [of(straight, 0.5), of(retrace, 0.59)],
+      { kind: 'straight', why: 'no-better' },
+    ],
+    [
+      'a sure line that ends in the dark',
+      [of(straight, 0.5), of(aimOff, 0.95, true)],
+      { kind: 'straight', why: 'light' },
+    ],
+    [
+      'all in the dark: the surest',
+      [of(straight, 0.5, true), of(aimOff, 0.95, true)],
+      { kind: 'aim-off', why: 'all-dark' },
+    ],
+    [
+      'all in the dark, and none surer',
+      [of(straight, 0.5, true), of(retrace, 0.4, true)],
+      { kind: 'straight', why: 'all-dark' },
+    ],
+  ])('with %s', (_name, ways, expected) => {
+    expect(recommendation(ways)).toMatchObject(expected);
+  });
+
+  it('says what it costs and gains, and that the person decides', () => {
+    const found = recommendation([of(straight, 0.5), of(aimOff, 0.95)]);
     const extra = Math.round(aimOff.metres - 500);
-    expect(recommendationWords(found)).toMatch(new RegExp(`^Aim off: ${extra} m more.*You decide`));
-    expect(recommendationWords(recommendation(straight(20), []))).toMatch(
-      /^Straight: the shortest/,
+    expect(recommendationWords(found)).toBe(
+      `Aim off: ${extra} m more, and home comes in sight 19 in 20; straight, 1 in 2. You decide.`,
     );
-    expect(recommendationWords(recommendation(straight(90), [retrace]))).toMatch(/large uncert/);
-  });
-});
-
-describe('where the uncertainty comes from', () => {
-  it('what the legs and the walk home add is the whole, on any outing', () => {
-    fc.assert(
-      fc.property(anyOuting, (outing) => {
-        const found = solved(outing);
-        const shares = uncertaintyByLeg(found);
-        const { places, current } = found;
-        const walk = totalVariance(walkCovariance(found, places.relative(current, 0)));
-        const total = totalVariance(positionError(found, current, 0));
-        if (total === 0) return;
-        const sum = shares.reduce((whole, { share }) => whole + share, walk / total);
-        expect(sum).toBeCloseTo(1, 9);
-        expect(shares).toEqual(shares.toSorted((a, b) => b.share - a.share));
-      }),
-      { numRuns: 200 },
-    );
+    for (const [ways, words] of [
+      [[of(straight, 0.95)], /^Straight: the shortest, and sure enough/],
+      [[of(straight, 0.3)], /comes in sight only 1 in 4\. A path or shore/],
+      [[of(straight, 0.3), of(aimOff, 0.95, true)], /a surer way would end in the dark/],
+      [[of(straight, 0.3, true)], /every way ends in the dark/],
+    ] as const) {
+      expect(recommendationWords(recommendation([...ways]))).toMatch(words);
+    }
   });
 
-  it('out and home alike: half is from the leg, half from the walk', () => {
-    const [share] = uncertaintyByLeg(solvedLog('000 300m').solution);
-    expect(share!.share).toBeCloseTo(0.5, 9);
+  it('the chance of a way is that of its end, or along its line', () => {
+    expect(chanceOfSight(solution, straight, 25)).toBe(detectionChance(straight.positionError, 25));
+    const along = detectionAlongLine(solution, solution.current, 0, aimOff.aim!, 25);
+    expect(chanceOfSight(solution, aimOff, 25)).toBe(along);
+    expect(along).toBeGreaterThan(chanceOfSight(solution, straight, 25));
   });
 });
 

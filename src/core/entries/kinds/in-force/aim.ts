@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { readChoice } from '../../readings/choice';
-import { openObject, optionalNote } from '../../readings/shape';
-import { entryKind, withNote } from '../entry-kind';
-import { AIMS, type Aim } from '../reckoning';
+import { readChoice } from '../../../readings/choice';
+import { openObject, optionalNote } from '../../../readings/shape';
+import { entryKind, withNote } from '../../entry-kind';
+import { AIMS, type Aim } from '../../reckoning';
 
-const AIM_WORDS: Readonly<Record<Aim, string>> = {
+export const AIM_WORDS: Readonly<Record<Aim, string>> = {
   needle: 'you follow the compass alone',
   landmark: 'you walk from landmark to landmark',
   sighted: 'you use a sighting compass',

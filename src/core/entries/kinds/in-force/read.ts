@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { northSchema } from '../../readings/bearing';
-import { readChoice } from '../../readings/choice';
-import { openObject, optionalNote } from '../../readings/shape';
-import { NORTHS } from '../../units/bearing';
-import { NORTH_WORDS } from '../describe';
-import { entryKind, withNote } from '../entry-kind';
+import { northSchema } from '../../../readings/bearing';
+import { readChoice } from '../../../readings/choice';
+import { openObject, optionalNote } from '../../../readings/shape';
+import { NORTHS } from '../../../units/bearing';
+import { NORTH_WORDS } from '../../describe';
+import { entryKind, withNote } from '../../entry-kind';
 
 const schema = openObject({ kind: z.literal('read'), north: northSchema, note: optionalNote });
 

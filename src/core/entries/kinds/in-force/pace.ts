@@ -1,15 +1,18 @@
 import { z } from 'zod';
-import type { Cursor } from '../../readings/cursor';
-import { groundName, readGround } from '../../readings/ground';
-import { readAmount, roundedReading } from '../../readings/number';
-import { LARGEST_READING, openObject, optionalNote, positiveAmount } from '../../readings/shape';
-import { plainDecimal } from '../../units/units';
-import { entryKind, withNote } from '../entry-kind';
-import { finishWithNote } from '../trailing-note';
-import { ABOVE_ZERO } from '../../units/ranges';
+import type { Cursor } from '../../../readings/cursor';
+import { groundName, readGround } from '../../../readings/ground';
+import { readAmount, roundedReading } from '../../../readings/number';
+import { LARGEST_READING, openObject, optionalNote, positiveAmount } from '../../../readings/shape';
+import { plainDecimal } from '../../../units/units';
+import { plural } from '../../describe';
+import { entryKind, withNote } from '../../entry-kind';
+import { finishWithNote } from '../../trailing-note';
+import { ABOVE_ZERO } from '../../../units/ranges';
 
 const PACE_UNITS = ['per-100-m', 'metres', 'feet'] as const;
 type PaceUnit = (typeof PACE_UNITS)[number];
+
+const MOST_WALKS = 1000;
 
 const schema = openObject({
   kind: z.literal('pace'),
@@ -19,6 +22,8 @@ const schema = openObject({
   ground: groundName.optional(),
   /** One sigma of a distance paced with it, in per cent. */
   spreadPercent: z.number().gt(0).max(100).optional(),
+  /** The walks of the calibration that told the spread. */
+  walks: z.number().int().min(1).max(MOST_WALKS).optional(),
   note: optionalNote,
 });
 type PaceEntry = z.infer<typeof schema>;
@@ -42,7 +47,10 @@ const INCHES = /\s*(\d{1,2}(?:\.\d+)?)\s*(?:in(?:s|ch|ches)?(?![a-z])\.?|["”�
 /** `154 cm a pace`. */
 const A_PACE = /\s*(?:a|per|\/)\s*pace(?![a-z])/iy;
 
-/** `pace [GROUND] N per 100 m | N m | N ft [spread P%]`: the length of one pace (two steps). */
+/**
+ * `pace [GROUND] N per 100 m | N m | N ft [spread P% [of N walks]]`: the length of one pace (two
+ * steps), and how much a new walk differs from it.
+ */
 export const paceKind = entryKind(schema)({
   keyword: 'pace',
   takesWholeLine: false,
@@ -53,19 +61,21 @@ export const paceKind = entryKind(schema)({
     cursor.skipSpace();
     const column = cursor.position;
     const { unit, value } = readLengthOfPace(cursor, column);
-    const spreadPercent = readSpread(cursor);
+    const spread = readSpread(cursor);
     const remark = finishWithNote(cursor, note);
     const entry: PaceEntry = { kind: 'pace', unit, value };
     if (ground !== undefined) entry.ground = ground;
-    if (spreadPercent !== undefined) entry.spreadPercent = spreadPercent;
-    return { entry: { ...entry, ...withNote(remark) }, columns: { whole } };
+    return { entry: { ...entry, ...spread, ...withNote(remark) }, columns: { whole } };
   },
-  write({ ground, value, unit, spreadPercent }) {
-    const spread = spreadPercent === undefined ? '' : ` spread ${plainDecimal(spreadPercent)}%`;
+  write({ ground, value, unit, spreadPercent, walks }) {
+    const of = walks === undefined ? '' : ` of ${plural(walks, 'walk', 'walks')}`;
+    const spread =
+      spreadPercent === undefined ? '' : ` spread ${plainDecimal(spreadPercent)}%${of}`;
     return `pace ${ground ? `${ground} ` : ''}${plainDecimal(value)} ${UNIT_TEXT[unit]}${spread}`;
   },
-  describe({ ground, value, unit, spreadPercent }) {
-    const spread = spreadPercent === undefined ? '' : `, ±${spreadPercent} %`;
+  describe({ ground, value, unit, spreadPercent, walks }) {
+    const by = walks === undefined ? '' : ` by ${plural(walks, 'walk', 'walks')}`;
+    const spread = spreadPercent === undefined ? '' : `, ±${spreadPercent} %${by}`;
     return `From here on${ground ? ` on ${ground}` : ''} ${value} ${UNIT_WORDS[unit]}${spread}`;
   },
   attachesTo: null,
@@ -101,13 +111,24 @@ function lengthOfPace(cursor: Cursor, unit: 'metres' | 'feet', value: number) {
   return { unit, value };
 }
 
-/** A spread in per cent after the length of a pace. */
-function readSpread(cursor: Cursor): number | undefined {
-  if (!cursor.takeAfterSpace(/,?\s*(?:spread(?![a-z])|±|\+\/-)/iy)) return undefined;
+const OF_WALKS = /\s*,?\s*(?:of|from|by|in)\s+(?=\d)/iy;
+const WALKS = /\s*walks?(?![a-z])/iy;
+
+/** A spread in per cent after the length of a pace, and by how many walks it is known. */
+function readSpread(cursor: Cursor): Pick<PaceEntry, 'spreadPercent' | 'walks'> {
+  if (!cursor.takeAfterSpace(/,?\s*(?:spread(?![a-z])|±|\+\/-)/iy)) return {};
   cursor.skipSpace();
   const column = cursor.position;
   const value = readAmount(cursor, 'spread');
   cursor.inRange(value, 'spread', ABOVE_ZERO, 100, column);
   cursor.skipSpace();
-  return cursor.take(/%/y) ? value : cursor.expected('spread');
+  if (!cursor.take(/%/y)) return cursor.expected('spread');
+  if (!cursor.take(OF_WALKS)) return { spreadPercent: value };
+  const walksAt = cursor.position;
+  const walks = readAmount(cursor, 'walks');
+  cursor.inRange(walks, 'walks', 1, MOST_WALKS, walksAt);
+  if (!Number.isInteger(walks) || !cursor.take(WALKS)) {
+    return cursor.expected('walks', undefined, walksAt);
+  }
+  return { spreadPercent: value, walks };
 }

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { readStationName, stationName, writeStationName } from '../../../readings/name';
+import { openObject, optionalNote } from '../../../readings/shape';
+import { entryKind, withNote } from '../../entry-kind';
+
+const schema = openObject({
+  kind: z.literal('compass'),
+  name: stationName,
+  note: optionalNote,
+});
+
+/** `compass NAME`: which compass is read, on the lines that follow. */
+export const compassKind = entryKind(schema)({
+  keyword: 'compass',
+  takesWholeLine: false,
+  read(cursor, note) {
+    if (cursor.atEnd) return cursor.expected('compass-name');
+    const name = readStationName(cursor);
+    cursor.finish();
+    return { entry: { kind: 'compass', name, ...withNote(note) }, columns: {} };
+  },
+  write: ({ name }) => `compass ${writeStationName(name)}`,
+  describe: ({ name }) => `From here on the compass is ${name}`,
+  attachesTo: null,
+  station: null,
+  apply({ name }, reckoning) {
+    reckoning.setCompass(name);
+    return null;
+  },
+});

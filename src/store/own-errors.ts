@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import {
+  DEFAULT_ERRORS,
+  SIGMA_IDS,
+  unitOfSigma,
+  type ErrorSettings,
+  type SigmaReading,
+} from '../core/model/error-settings';
+import type { LearnedSigma } from '../core/learning/learn';
+import { keepChoice, keptObject } from './kept-choice';
+
+const OWN_ERRORS_KEY = 'cairn-errors';
+
+const schema = z.object({
+  /** Sigmas that the person set, in degrees or per cent. */
+  set: z
+    .array(
+      z.object({
+        of: z.enum(SIGMA_IDS),
+        unit: z.enum(['degrees', 'percent']),
+        value: z.number().min(0).max(100),
+      }),
+    )
+    .default([]),
+  /** Whether sigmas are learned from the outings on this device, and from which moment on. */
+  learns: z.boolean().default(true),
+  since: z.string().nullable().default(null),
+  /** What was learned last, to begin new outings with; it is computed anew from the outings. */
+  learned: z
+    .array(
+      z.object({ of: z.enum(SIGMA_IDS), unit: z.enum(['degrees', 'percent']), value: z.number() }),
+    )
+    .default([]),
+});
+
+/** A person's own errors, as this device remembers them. */
+export type OwnErrors = z.infer<typeof schema>;
+
+const NOTHING: OwnErrors = { set: [], learns: true, since: null, learned: [] };
+
+/** The person's own errors; what can't be read of them is as if nothing were said. */
+export function ownErrors(): OwnErrors {
+  const found = schema.safeParse(keptObject(OWN_ERRORS_KEY));
+  return found.success ? found.data : NOTHING;
+}
+
+export const keepOwnErrors = (own: OwnErrors): boolean =>
+  keepChoice(OWN_ERRORS_KEY, JSON.stringify(own));
+
+/** A learned sigma as a person writes it, to a tenth. */
+export const readingOf = ({ id, sigma }: Pick<LearnedSigma, 'id' | 'sigma'>): SigmaReading => {
+  const unit = unitOfSigma(id);
+  const value = unit === 'degrees' ? sigma : 100 * sigma;
+  return { of: id, unit, value: Math.round(10 * value) / 10 };
+};
+
+/** What holds for the person: what they set, else what was learned, where it isn't the usual. */
+export function ownSigmas({ set, learns, learned }: OwnErrors): SigmaReading[] {
+  const taken = learns ? learned.filter((each) => set.every(({ of }) => of !== each.of)) : [];
+  const usual = (of: SigmaReading['of']) => readingValue(DEFAULT_ERRORS, of);
+  return [...set, ...taken].filter(({ of, value }) => value !== usual(of));
+}
+
+/** A setting as a person writes it: degrees, or per cent. */
+export const readingValue = (errors: ErrorSettings, of: SigmaReading['of']): number =>
+  Math.round(100 * (unitOfSigma(of) === 'degrees' ? errors[of] : 100 * errors[of])) / 100;

@@ -1,0 +1,73 @@
+'use client';
+import { Select } from 'antd';
+import { useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import { LEARNED, type LearnedId } from '@/core/learning/observations';
+import { learn } from '@/core/learning/learn';
+import { DEFAULT_ERRORS, unitOfSigma } from '@/core/model/error-settings';
+import { bandEdge, useChartColours } from '@/ui/theme/charts';
+import styles from './errors.module.css';
+import { LEAST_SEEN, type RecordStep } from './record';
+import { SIGMA_WORDS, WORDS } from './words';
+
+/** How a sigma came to be what it is, outing by outing, with the band that it lies in. */
+export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
+  const told = LEARNED.filter((id) =>
+    steps.at(-1)?.learned.some((each) => each.id === id && each.seen >= LEAST_SEEN),
+  );
+  const [choice, setChoice] = useState<LearnedId | null>(null);
+  const { ink, rule, rest, band } = useChartColours();
+  const id = choice ?? told[0];
+  if (id === undefined) return null;
+  const unit = unitOfSigma(id);
+  const scale = unit === 'degrees' ? 1 : 100;
+  // The usual value first: what a person begins with.
+  const states = [learn(DEFAULT_ERRORS, []), ...steps.map(({ learned }) => learned)];
+  const values = (of: 'sigma' | 'least' | 'most') =>
+    states.map((learned) => scale * (learned.find((each) => each.id === id)?.[of] ?? 0));
+  return (
+    <>
+      <Select
+        aria-label={WORDS.shown}
+        className={styles.choice}
+        value={id}
+        onChange={setChoice}
+        options={told.map((each) => ({ value: each, label: SIGMA_WORDS[each] }))}
+      />
+      <div className={styles.chart}>
+        <Line
+          role="img"
+          aria-label={WORDS.chart(SIGMA_WORDS[id])}
+          data={{
+            labels: [WORDS.atFirst, ...steps.map(({ day }) => day)],
+            datasets: [
+              { ...bandEdge(values('most')), fill: false },
+              { ...bandEdge(values('least')), fill: '-1', backgroundColor: band },
+              {
+                data: values('sigma'),
+                borderColor: rest,
+                borderWidth: 2,
+                pointRadius: 4,
+                pointBackgroundColor: ink,
+              },
+            ],
+          }}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            events: [],
+            plugins: { legend: { display: false } },
+            scales: {
+              x: { offset: true, ticks: { color: ink }, grid: { display: false } },
+              y: {
+                beginAtZero: true,
+                ticks: { color: ink, callback: (value) => `${value}${WORDS.unit[unit]}` },
+                grid: { color: rule },
+              },
+            },
+          }}
+        />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useMemo } from 'react';
+import { NORTH_WORDS } from '@/core/entries/describe';
+import { passedFeatures } from '@/core/navigation/ways/passed-features';
+import { stationName, type Solution } from '@/core/survey/solution';
+import { threeDigits } from '@/core/units/angle';
+import { Section } from '@/views/shared/page/view-page';
+import { metresText } from '@/views/shared/words/words';
+import type { Walk } from './use-walk';
+import styles from './walk.module.css';
+import { passedWords, WORDS } from './words';
+
+/** The bearing to follow on the stretch that is walked now, and how far. */
+export function Follow({ walk: { stage, follow } }: { walk: Walk }) {
+  const { along, distanceMetres, name, paces, toLine } = stage;
+  const metres = metresText(distanceMetres);
+  return (
+    <section className={styles.strip} aria-label={WORDS.follow}>
+      {along && <p className={styles.sentence}>{WORDS.turn(along.turn)}</p>}
+      <p className={styles.figure} data-testid="follow">
+        {threeDigits(follow.degrees)}
+      </p>
+      <p>{NORTH_WORDS[follow.north]}</p>
+      <p className={styles.sentence} data-testid="left">
+        {toLine ? WORDS.toLine(metres, paces) : WORDS.left(metres, paces, name)}
+      </p>
+      {along && <p>{WORDS.atMost(metresText(along.mostMetres))}</p>}
+    </section>
+  );
+}
+
+/** What was seen on the way out, in the order in which it is passed on the way back. */
+export function Passes({ solution, walk }: { solution: Solution; walk: Walk }) {
+  const { target } = walk.stage;
+  const passed = useMemo(
+    () => (target === null ? [] : passedFeatures(solution, solution.current, target)),
+    [solution, target],
+  );
+  return (
+    <Section id="passes" title={WORDS.passes}>
+      {passed.length === 0 ? (
+        <p className={styles.soft}>{WORDS.nothing}</p>
+      ) : (
+        <ol className={styles.passes} data-testid="passes">
+          {passed.map((each) => (
+            <li key={each.what + each.alongMetres}>{passedWords(each, walk.means.paceMetres)}</li>
+          ))}
+        </ol>
+      )}
+    </Section>
+  );
+}
+
+/** At home: by the log, and how well it closes. */
+export function Arrived({ solution }: { solution: Solution }) {
+  const place = stationName(solution, 0);
+  const closure = solution.closures.findLast(({ station }) => station === place);
+  return (
+    <section className={styles.strip}>
+      <p className={styles.sentence}>{WORDS.arrived(place)}</p>
+      {closure && (
+        <p data-testid="closed">
+          {WORDS.closed(Math.round(closure.metres), (100 * closure.ofWalked).toFixed(1))}
+        </p>
+      )}
+    </section>
+  );
+}
