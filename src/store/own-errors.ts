@@ -64,3 +64,9 @@ export function ownSigmas({ set, learns, learned }: OwnErrors): SigmaReading[] {
 /** A setting as a person writes it: degrees, or per cent. */
 export const readingValue = (errors: ErrorSettings, of: SigmaReading['of']): number =>
   Math.round(100 * (unitOfSigma(of) === 'degrees' ? errors[of] : 100 * errors[of])) / 100;
+
+/** What a new outing's header says of errors: the person's own, where they aren't the usual. */
+export function errorsOfNewOuting(): { errors?: { sigmas: SigmaReading[] } } {
+  const sigmas = ownSigmas(ownErrors());
+  return sigmas.length > 0 ? { errors: { sigmas } } : {};
+}

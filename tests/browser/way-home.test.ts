@@ -57,19 +57,21 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.choose('Simulate 1,000,000 walks');
     await visitor.reads(
       '[data-testid=simulated]',
-      /Of 1,000,000 walks \d+\.\d % ended within sight; the formula says \d+\.\d %/,
+      /Straight: of 1,000,000 walks \d+\.\d % came within sight; the formula says \d+\.\d %/,
     );
-    const [walked, formula] = (await visitor.text('[data-testid=simulated]'))
+    const [walked, formula, found, foundBySearch] = (await visitor.text('[data-testid=simulated]'))
       .match(/\d+\.\d(?= %)/g)!
       .map(Number);
     expect(Math.abs(walked! - formula!)).toBeLessThan(1);
+    expect(Math.abs(found! - foundBySearch!)).toBeLessThan(2);
+    expect(found!).toBeGreaterThan(90);
     // With a line, walks that follow it are counted beside the straight ones, and do better.
     await visitor.fill('#line', '180');
     await visitor.reads('[data-testid=simulated]', /^$/);
     await visitor.choose('Simulate 1,000,000 walks');
     await visitor.reads(
       '[data-testid=simulated]',
-      /ended within sight.*Aiming off, 9\d\.\d % .* along the line; the formula says 9\d\.\d %/,
+      /Straight: of.*Aim off: of 1,000,000 walks 9\d\.\d % came within sight; .* 9\d\.\d %/,
     );
     await visitor.reads(
       '[data-way=aim-off]',

@@ -191,7 +191,40 @@ const setting = fc.oneof(
     spreadPercent: optional(fc.double({ min: 0.001, max: 100, noNaN: true })),
     note: optional(note),
   }),
+  fc.record({
+    kind: fc.constant('pace' as const),
+    unit: fc.constant('metres' as const),
+    value: amount,
+    spreadPercent: fc.double({ min: 0.001, max: 100, noNaN: true }),
+    walks: fc.integer({ min: 1, max: 1000 }),
+  }),
+  fc.record({ kind: fc.constant('compass' as const), name, note: optional(note) }),
+  fc.record({
+    kind: fc.constant('home' as const),
+    aim: fc.constantFrom('needle' as const, 'landmark' as const, 'sighted' as const),
+    ground: optional(ground),
+    note: optional(note),
+  }),
+  fc.record({ kind: fc.constant('home' as const), kilometresPerHour: amount }),
 );
+const errors = fc.record({
+  sigmas: fc.uniqueArray(
+    fc.oneof(
+      fc.record({
+        of: fc.constantFrom('needle' as const, 'iron' as const, 'slope-reader' as const),
+        unit: fc.constant('degrees' as const),
+        value: upTo(100),
+      }),
+      fc.record({
+        of: fc.constantFrom('paced' as const, 'pace-length' as const, 'speed' as const),
+        unit: fc.constant('percent' as const),
+        value: upTo(100),
+      }),
+    ),
+    { minLength: 1, maxLength: 6, selector: ({ of }) => of },
+  ),
+  note: optional(note),
+});
 const angle = fc.oneof(
   fc.record({ degrees: upTo(180), toward: fc.constantFrom('E' as const, 'W' as const) }),
   fc.record({
@@ -229,6 +262,7 @@ export const anyOuting: fc.Arbitrary<Outing> = fc
       fc.record({ source: fc.constant('typed' as const), angle, note: optional(note) }),
     ),
     show: fc.record({ north, note: optional(note) }),
+    errors: optional(errors),
     lines: fc.array(
       fc.oneof({ weight: 4, arbitrary: legEntry }, slopedLeg, seen, setting, remark),
       {

@@ -57,6 +57,11 @@ export const entrySchema = z
   )
   .refine(
     (entry) =>
+      entry.kind !== 'pace' || entry.walks === undefined || entry.spreadPercent !== undefined,
+    'walks only beside the spread that they told',
+  )
+  .refine(
+    (entry) =>
       entry.kind !== 'leg' || entry.slopeDegrees === undefined || entry.slopeRatio === undefined,
     'a slope in degrees or as rise over run, not both',
   );

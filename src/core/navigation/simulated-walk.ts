@@ -1,4 +1,4 @@
-import type { LineHome } from '../errors/arrivals';
+import type { LineHome, SearchForHome } from '../errors/arrivals';
 import { bearingVariance, distanceVariance } from '../errors/own-errors';
 import type { Walk } from '../errors/random-walks';
 import type { SharedSum } from '../errors/shared-errors';
@@ -12,7 +12,9 @@ import type { Solution, SolvedLeg } from '../survey/solution';
 import { azimuthOf, lengthOf, polar, vectorBetween, type PlanePoint } from '../units/plane';
 import { radians } from '../units/units';
 import { walkedBy } from './walk-errors';
+import type { SearchLeg, SearcherErrors } from './search-pattern';
 import { longestAlong, type AimOff } from './ways/aim-off';
+import type { WayHome } from './ways/ways-home';
 
 /** A row of a walk, with how much it has of each shared error. */
 interface Row {
@@ -108,6 +110,27 @@ export const straightWalk = (solution: Solution): Walk =>
 /** The walk out and the aimed-off walk home. */
 export const aimOffWalk = (solution: Solution, aim: AimOff): Walk =>
   walkOf(solution, polar(aim.bearingDegrees, aim.distanceMetres));
+
+/** The walk out, and home by a way: over its stretches, or to the line that it aims off onto. */
+export function walkBy(solution: Solution, { aim, stretches }: WayHome): Walk {
+  if (aim) return aimOffWalk(solution, aim);
+  const { north } = solution.places.frame;
+  return walkOf(
+    solution,
+    ...stretches.map(({ bearing, distanceMetres }) => polar(bearing[north] ?? 0, distanceMetres)),
+  );
+}
+
+/** A pattern as simulated searchers walk it. */
+export const searchForHome = (
+  legs: readonly SearchLeg[],
+  { along, acrossRadians }: SearcherErrors,
+): SearchForHome => ({
+  bearing: Float64Array.from(legs, ({ bearingDegrees }) => radians(bearingDegrees)),
+  length: Float64Array.from(legs, ({ metres }) => metres),
+  alongSigma: along,
+  acrossSigma: acrossRadians,
+});
 
 /** The line as simulated walks follow it: the aim is the other way along it than home. */
 export const lineHome = (aim: AimOff): LineHome => ({

@@ -7,7 +7,7 @@ import type { RelativePlace } from '../survey/places';
 import { sharedAlong } from '../survey/shared-along';
 import { sharedScale } from '../survey/shared-scale';
 import type { Solution } from '../survey/solution';
-import type { PlanePoint } from '../units/plane';
+import { ORIGIN, sumOf, type PlanePoint } from '../units/plane';
 
 /** The errors of a walk along straight stretches: where it ends, against where it should. */
 export interface WalkErrors {
@@ -32,13 +32,14 @@ export function walkErrors(
   const walked = walkedBy(means);
   const [along, across] = [distanceVariance(walked, errors), bearingVariance(walked, errors)];
   const scale = sharedScale(errors, places.frame.norths);
-  return stretches.reduce<WalkErrors>(
-    ({ covariance, shared }, vector) => ({
-      covariance: sumCovariance(covariance, legCovariance(vector, along, across)),
-      shared: joinedSums(shared, sharedAlong(vector, walked, scale)),
-    }),
-    { covariance: NO_COVARIANCE, shared: [] },
-  );
+  // All stretches share alike: what they share is that of their sum.
+  return {
+    covariance: stretches.reduce(
+      (sum, vector) => sumCovariance(sum, legCovariance(vector, along, across)),
+      NO_COVARIANCE,
+    ),
+    shared: sharedAlong(stretches.reduce(sumOf, ORIGIN), walked, scale),
+  };
 }
 
 /**

@@ -95,18 +95,16 @@ function Learning({ state }: { state: OwnErrorsState }) {
       {own.since !== null && (
         <p className={styles.soft}>{WORDS.forgotten(own.since.slice(0, 10))}</p>
       )}
-      <div className={styles.row}>
-        <Button onClick={exported} disabled={record === null}>
-          {WORDS.export}
-        </Button>
-        {own.since === null ? (
-          <Button onClick={state.forget} disabled={record === null}>
-            {WORDS.forget}
-          </Button>
-        ) : (
-          <Button onClick={state.remember}>{WORDS.remember}</Button>
-        )}
-      </div>
+      {record && (
+        <div className={styles.row}>
+          <Button onClick={exported}>{WORDS.export}</Button>
+          {own.since === null ? (
+            <Button onClick={state.forget}>{WORDS.forget}</Button>
+          ) : (
+            <Button onClick={state.remember}>{WORDS.remember}</Button>
+          )}
+        </div>
+      )}
     </Section>
   );
 }

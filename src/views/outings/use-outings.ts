@@ -5,7 +5,7 @@ import { readLines } from '@/core/log-text/read-log';
 import { blankOuting, type Outing } from '@/core/model/outing';
 import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
-import { ownErrors, ownSigmas } from '@/store/own-errors';
+import { errorsOfNewOuting } from '@/store/own-errors';
 import { addOuting, markOuting, storedOutings, type StoredOuting } from '@/store/outings';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
@@ -46,9 +46,12 @@ async function openDemo(): Promise<string> {
 async function startOuting(name: string, day: string): Promise<string> {
   const id = crypto.randomUUID();
   const entries = await ownPaces();
-  const sigmas = ownSigmas(ownErrors());
-  const errors = sigmas.length > 0 ? { errors: { sigmas } } : {};
-  const outing: Outing = { ...blankOuting(id, name), date: { day }, ...errors, entries };
+  const outing: Outing = {
+    ...blankOuting(id, name),
+    date: { day },
+    ...errorsOfNewOuting(),
+    entries,
+  };
   await addOuting(browserDatabase(), outing, new Date());
   askToKeep();
   return id;

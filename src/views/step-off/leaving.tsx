@@ -6,6 +6,7 @@ import type { EntryOf } from '@/core/entries/entry';
 import { blankOuting, type Outing } from '@/core/model/outing';
 import { threeDigits } from '@/core/units/angle';
 import type { Degrees } from '@/core/units/units';
+import { errorsOfNewOuting } from '@/store/own-errors';
 import { addOuting } from '@/store/outings';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { Dial } from '@/ui/controls/dial';
@@ -35,6 +36,7 @@ async function stepOffOuting(bearing: Degrees, place: string): Promise<Outing> {
     ...blankOuting(crypto.randomUUID(), WORDS.name(time, now.format('D MMMM'))),
     date: { day: now.format('YYYY-MM-DD'), time },
     start: { name: WORDS.start },
+    ...errorsOfNewOuting(),
     entries: [...(await ownPaces()), ...landmarks, out],
   };
 }

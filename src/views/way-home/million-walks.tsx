@@ -2,15 +2,16 @@
 import { Button, Progress } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { HomeDetection } from '@/core/errors/arrivals';
-import { detectionChance } from '@/core/errors/detection';
 import type { Walk } from '@/core/errors/random-walks';
-import { detectionAlongLine, type AimOff } from '@/core/navigation/ways/aim-off';
-import { positionError } from '@/core/navigation/position-error';
-import { aimOffWalk, lineHome, straightWalk } from '@/core/navigation/simulated-walk';
+import { searcherErrors, searchPattern } from '@/core/navigation/search-pattern';
+import { lineHome, searchForHome, walkBy } from '@/core/navigation/simulated-walk';
+import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Solution } from '@/core/survey/solution';
+import { azimuthOf } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
 import styles from './way-home.module.css';
-import { WORDS } from './words';
+import { WAY_NAMES, WORDS } from './words';
 
 const SEED = 20_260_814;
 const TRIALS = 1_000_000;
@@ -19,33 +20,44 @@ const percent = (value: number) => (100 * value).toFixed(1);
 interface Props {
   solution: Solution;
   sight: Metres;
-  aim: AimOff | null;
+  /** The straight way, and the one that is chosen. */
+  straight: WayHome;
+  chosen: WayHome;
 }
 
-/** One run of walks: what is simulated, what the formula says, and the sentence about both. */
+/** One run of walks: what is simulated, what the formulas say, and the sentence about both. */
 interface Run {
   readonly walk: Walk;
   readonly home: HomeDetection;
   readonly formula: number;
-  readonly words: (trials: string, share: string, formula: string) => string;
+  /** Chance of having found home after the search; null where none follows. */
+  readonly searched: number | null;
+  readonly name: string;
 }
 
-function runsOf({ solution, sight, aim }: Props): Run[] {
-  const straight: Run = {
-    walk: straightWalk(solution),
-    home: { rangeMetres: sight },
-    formula: detectionChance(positionError(solution, solution.current, 0), sight),
-    words: WORDS.simulated,
-  };
-  if (!aim) return [straight];
-  const aimed: Run = {
-    walk: aimOffWalk(solution, aim),
-    home: { rangeMetres: sight, line: lineHome(aim) },
-    formula: detectionAlongLine(solution, solution.current, 0, aim, sight),
-    words: WORDS.simulatedAimOff,
-  };
-  return [straight, aimed];
+/** A way as it is simulated: an aim-off ends on the line; any other way, with a search. */
+function runOf({ solution, sight }: Props, way: WayHome): Run {
+  const { aim, kind, positionError } = way;
+  const walk = walkBy(solution, way);
+  const formula = chanceOfSight(solution, way, sight);
+  const name = WAY_NAMES[kind];
+  if (aim) {
+    const home = { rangeMetres: sight, line: lineHome(aim) };
+    return { walk, home, formula, searched: null, name };
+  }
+  const { places, current } = solution;
+  const errors = searcherErrors(solution);
+  const heading = azimuthOf(places.relative(current, 0));
+  const legs = searchPattern('square', positionError, sight, heading, errors);
+  const home = { rangeMetres: sight, search: searchForHome(legs, errors) };
+  const found = legs.at(-1)?.found ?? 0;
+  return { walk, home, formula, searched: formula + (1 - formula) * found, name };
 }
+
+const runsOf = (props: Props): Run[] =>
+  (props.chosen.kind === 'straight' ? [props.straight] : [props.straight, props.chosen]).map(
+    (way) => runOf(props, way),
+  );
 
 /** Simulates the runs one after another; null when it was cancelled. */
 async function simulate(
@@ -55,7 +67,7 @@ async function simulate(
 ): Promise<string[] | null> {
   const { arrivalsInWorkers } = await import('@/workers/arrivals');
   const sentences: string[] = [];
-  for (const [index, { walk, home, formula, words }] of runs.entries()) {
+  for (const [index, { walk, home, formula, searched, name }] of runs.entries()) {
     const arrivals = await arrivalsInWorkers({
       walk,
       seed: SEED,
@@ -65,8 +77,12 @@ async function simulate(
       signal,
     });
     if (!arrivals) return null;
-    const share = percent(arrivals.detected / arrivals.trials);
-    sentences.push(words(arrivals.trials.toLocaleString('en'), share, percent(formula)));
+    const { trials, detected } = arrivals;
+    const count = trials.toLocaleString('en');
+    const seen = WORDS.simulated(name, count, percent(detected / trials), percent(formula));
+    const found = percent((detected + arrivals.searched) / trials);
+    const then = searched === null ? '' : ` ${WORDS.thenSearch(found, percent(searched))}`;
+    sentences.push(seen + then);
   }
   return sentences;
 }
@@ -78,9 +94,9 @@ interface Answer {
 }
 
 const isSame = (a: Props, b: Props) =>
-  a.solution === b.solution && a.sight === b.sight && a.aim === b.aim;
+  a.solution === b.solution && a.sight === b.sight && a.chosen === b.chosen;
 
-/** A million walks in workers, beside what the formula says. */
+/** A million walks by the chosen way in workers, beside what the formulas say. */
 export function MillionWalks(question: Props) {
   const [share, setShare] = useState<number | null>(null);
   const [answer, setAnswer] = useState<Answer | null>(null);

@@ -1,14 +1,12 @@
 import { useMemo } from 'react';
 import { thousandArrivals } from '@/core/errors/arrivals';
 import { ellipse, isInsideEllipse } from '@/core/errors/ellipse';
-import type { AimOff } from '@/core/navigation/ways/aim-off';
 import { positionError } from '@/core/navigation/position-error';
 import { straightWalk } from '@/core/navigation/simulated-walk';
 import { stationName, type Solution } from '@/core/survey/solution';
 import type { PlanePoint } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
 import { Section } from '@/views/shared/page/view-page';
-import { MillionWalks } from './million-walks';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
 
@@ -19,12 +17,10 @@ const FILLED = 0.74;
 interface Props {
   solution: Solution;
   sight: Metres;
-  /** The aim onto a line, when there is one: its walks are counted beside the straight ones. */
-  aim: AimOff | null;
 }
 
 /** Where simulated walks home end, around home, with the 95 % ellipse and the range of sight. */
-export function SimulatedWalks({ solution, sight, aim }: Props) {
+export function SimulatedWalks({ solution, sight }: Props) {
   const error = positionError(solution, solution.current, 0);
   const ends = useMemo(() => endsOf(solution), [solution]);
   const inside = ends.filter((end) => isInsideEllipse(error, end)).length;
@@ -54,7 +50,6 @@ export function SimulatedWalks({ solution, sight, aim }: Props) {
       <p className={styles.soft}>
         {WORDS.walksHow} <span data-testid="inside">{WORDS.inside(inside)}</span>
       </p>
-      <MillionWalks solution={solution} sight={sight} aim={aim} />
     </Section>
   );
 }

@@ -33,7 +33,7 @@ export function WayHomePage({ solution, run }: Props) {
         <>
           <div className={styles.columns}>
             <HowSure solution={solution} sight={sight} onSight={setSight} />
-            <SimulatedWalks solution={solution} sight={sight} aim={aiming.aim} />
+            <SimulatedWalks solution={solution} sight={sight} />
           </div>
           <HomeMeansChoice solution={solution} run={run} />
           <Ways solution={solution} sight={sight} aiming={aiming} />

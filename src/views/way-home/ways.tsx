@@ -21,6 +21,7 @@ import { Section } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/walk/chosen-way';
 import { viewUrl } from '@/views/views';
 import type { Aiming, Side } from './use-aiming';
+import { MillionWalks } from './million-walks';
 import { WayCard } from './way-card';
 import styles from './way-home.module.css';
 import {
@@ -100,7 +101,9 @@ export function Ways(props: Props) {
   const [choice, setChoice] = useState<WayHome['kind'] | null>(null);
   const { planning, minutes, arrival, ways, ...pace } = useWeighedWays(props, via);
   const recommended = recommendation(ways);
-  const chosen = ways.find(({ way }) => way.kind === choice)?.way.kind ?? recommended.kind;
+  const kind = choice ?? recommended.kind;
+  const [straight] = ways;
+  const chosen = (ways.find(({ way }) => way.kind === kind) ?? straight).way;
   return (
     <Section id="ways" title={WORDS.ways}>
       <div className={styles.asks}>
@@ -115,7 +118,7 @@ export function Ways(props: Props) {
             key={each.kind}
             way={each}
             chance={chance}
-            isChosen={each.kind === chosen}
+            isChosen={each === chosen}
             onChoose={() => setChoice(each.kind)}
             sight={sight}
             north={northShown(solution)}
@@ -131,10 +134,15 @@ export function Ways(props: Props) {
       <Button
         type="primary"
         className={styles.walkThis}
-        href={viewUrl('walk', solution.outing.id, walkQuery(solution, chosen, { aiming, via }))}
+        href={viewUrl(
+          'walk',
+          solution.outing.id,
+          walkQuery(solution, chosen.kind, { aiming, via }),
+        )}
       >
-        {WORDS.choose(WAY_NAMES[chosen])}
+        {WORDS.choose(WAY_NAMES[chosen.kind])}
       </Button>
+      <MillionWalks solution={solution} sight={sight} straight={straight.way} chosen={chosen} />
       <p data-testid="light">
         {planningWords(planning, Math.min(...ways.map(({ way }) => minutes(way))))}
       </p>

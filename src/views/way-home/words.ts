@@ -78,11 +78,11 @@ export const WORDS = {
   inside: (count: number) => `${count} of them lie inside the 95 % ellipse; 950 are expected.`,
   simulate: 'Simulate 1,000,000 walks',
   cancel: SHARED_WORDS.cancel,
-  simulated: (trials: string, share: string, formula: string) =>
-    `Of ${trials} walks ${share} % ended within sight; the formula says ${formula} %.`,
-  simulatedAimOff: (trials: string, share: string, formula: string) =>
-    `Aiming off, ${share} % of ${trials} walks came within sight along the line; the formula ` +
-    `says ${formula} %.`,
+  simulated: (way: string, trials: string, share: string, formula: string) =>
+    `${way}: of ${trials} walks ${share} % came within sight; the formula says ${formula} %.`,
+  thenSearch: (share: string, formula: string) =>
+    `With a search after it (expanding square) ${share} % found home; the formula says ` +
+    `${formula} %.`,
   failed: 'The simulation failed. The figures above do not depend on it.',
   message: 'To send or read out',
   sender: { name: 'Your name', party: 'Who is with you', need: 'What you need' },

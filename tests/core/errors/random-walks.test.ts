@@ -5,8 +5,22 @@ import { isInsideEllipse } from '@/core/errors/ellipse';
 import { CHUNK_TRIALS, ChunkBuffers, walkChunk, type Walk } from '@/core/errors/random-walks';
 import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
 import { positionError } from '@/core/navigation/position-error';
-import { aimOffWalk, lineHome, straightWalk, walkOf } from '@/core/navigation/simulated-walk';
-import { aimOffHome } from '@/core/navigation/ways/ways-home';
+import {
+  aimOffWalk,
+  lineHome,
+  searchForHome,
+  straightWalk,
+  walkBy,
+  walkOf,
+} from '@/core/navigation/simulated-walk';
+import {
+  aimOffHome,
+  retraceLegs,
+  straightHome,
+  viaStation,
+} from '@/core/navigation/ways/ways-home';
+import { azimuthOf } from '@/core/units/plane';
+import { searcherErrors, searchPattern } from '@/core/navigation/search-pattern';
 import { runArrivals } from '@/workers/arrivals-run';
 import { solvedLog } from '../../support/outings';
 import { logOf, NAMED_OUTINGS } from '../../support/walks/outings';
@@ -130,6 +144,23 @@ describe('simulated walks', () => {
     const fromLine = detectionAlongLine(solution, solution.current, 0, aim, 0);
     expect(fromLine).toBeGreaterThan(0.85);
     expect(fromLine).toBeLessThan(0.95);
+  });
+
+  it('by another way, and with a search after it, agree with what the formulas say', () => {
+    const { solution } = solvedLog(walks.needle);
+    const errors = searcherErrors(solution);
+    const heading = azimuthOf(solution.places.relative(solution.current, 0));
+    for (const way of [straightHome(solution), retraceLegs(solution), viaStation(solution, 1)]) {
+      const legs = searchPattern('square', way.positionError, 25, heading, errors);
+      const home = { rangeMetres: 25, search: searchForHome(legs, errors) };
+      const walk = walkBy(solution, way);
+      const job = { walk, seed: 9, trials: 50_000, home, drawn: 0, firstChunk: 0, chunks: 49 };
+      const { trials, detected, searched } = sumArrivals(runArrivals(job));
+      const chance = detectionChance(way.positionError, 25);
+      expect(Math.abs(detected / trials - chance)).toBeLessThan(0.01);
+      const found = legs.at(-1)!.found;
+      expect(Math.abs(searched / (trials - detected) - found)).toBeLessThan(0.02);
+    }
   });
 
   it('on a heading along the line never meet it', () => {
