@@ -96,3 +96,12 @@ describe('how the walk home will be made', () => {
     expect(means('pace 2 m\n000 5min@3kmh')).toMatchObject({ distance: 'paced' });
   });
 });
+
+describe('a line separator (U+2028) within a line', () => {
+  it('ends nothing: what was struck out is kept whole', () => {
+    const text = '000 10m\n  struck 2026-08-14T10:20:00.000Z | why | 220 65p ; a\u2028b';
+    const { outing } = solvedLog(text);
+    expect(outing.entries[1]).toMatchObject({ was: '220 65p ; a\u2028b' });
+    expect(writeLog(outing)).toContain('a\u2028b');
+  });
+});

@@ -5,7 +5,8 @@ import { entryKind } from '../entry-kind';
 const LONGEST_LINE = 5000;
 const STRUCK = new RegExp(
   String.raw`(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d{1,9})?(?:Z|[+-]\d{2}:\d{2}))` +
-    String.raw`\s*\|([^|]*)\|\s*(\S.*)`,
+    // Not a dot: it would end at a line separator (U+2028), which a line of text may hold.
+    String.raw`\s*\|([^|]*)\|\s*(\S[^]*)`,
   'y',
 );
 
