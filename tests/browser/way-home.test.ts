@@ -164,6 +164,14 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.reads('main', /You are at Dock/);
   });
 
+  it('says so where a line can’t be aimed at any more, and goes straight', async () => {
+    const { visitor } = shared;
+    const id = await visitor.store([...OUT, 'pace 1 m']);
+    await visitor.goto('walk', id, { line: '233', side: 'left' });
+    await visitor.reads('main', /the line is met too flatly, or home is too near.*go straight/);
+    await visitor.reads('[data-testid=follow]', /^233°$/);
+  });
+
   it('retraces station by station', async () => {
     const visitor = await at('way-home', OUT);
     await visitor.choose('Retrace the legs');

@@ -146,6 +146,11 @@ async function savedIn(page: Page, from: number) {
   };
 }
 
+interface Started {
+  readonly browser: Browser;
+  readonly page: Page;
+}
+
 /** A killed browser and its store, over and over. */
 class KillRun {
   readonly tally: KillTally = { kills: 0, acknowledged: 0, taps: 0, unsaid: 0, lost: [] };
@@ -153,6 +158,7 @@ class KillRun {
   private outing = '';
   private logged = 0;
   private counted = 0;
+  private next: Started | null = null;
 
   constructor(
     private readonly url: string,
@@ -161,7 +167,7 @@ class KillRun {
 
   /** Logs by a way, kills the browser, and looks what is there. */
   async kill(way: (typeof WAYS)[number]): Promise<void> {
-    const { browser, page } = await this.start();
+    const { browser, page } = await this.started();
     const isCounter = way === 'counter';
     const before = isCounter ? this.counted : this.logged - 1;
     const saved = await savedIn(page, before);
@@ -179,11 +185,10 @@ class KillRun {
     browser.process()!.kill('SIGKILL');
     await died;
     this.tally.kills++;
-    const after = await this.start();
-    await after.page.goto(`${this.url}/guide`);
-    if (isCounter) await this.checkCount(after.page, saved.last());
-    else await this.checkLegs(after.page, saved.last() + 1);
-    await after.browser.close();
+    this.next = await this.start();
+    await this.next.page.goto(`${this.url}/guide`);
+    if (isCounter) await this.checkCount(this.next.page, saved.last());
+    else await this.checkLegs(this.next.page, saved.last() + 1);
   }
 
   private async checkCount(page: Page, said: number): Promise<void> {
@@ -207,7 +212,14 @@ class KillRun {
     this.logged = found.length;
   }
 
-  private async start(): Promise<{ browser: Browser; page: Page }> {
+  /** The browser that looked what was there goes on with it, and is the next to die. */
+  private async started(): Promise<Started> {
+    const started = this.next ?? (await this.start());
+    this.next = null;
+    return started;
+  }
+
+  private async start(): Promise<Started> {
     const browser = await launch({ userDataDir: this.userDataDir });
     const page = await browser.newPage();
     // A runner that keeps the names of functions calls this in what it sends into the page.
@@ -236,7 +248,8 @@ class KillRun {
     }
   }
 
-  end(): void {
+  async end(): Promise<void> {
+    await this.next?.browser.close();
     rmSync(this.userDataDir, { recursive: true, force: true, maxRetries: 5 });
   }
 }
@@ -258,7 +271,7 @@ export async function killRun(
       onKill(run.tally);
     }
   } finally {
-    run.end();
+    await run.end();
   }
   return run.tally;
 }

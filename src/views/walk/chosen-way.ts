@@ -42,6 +42,8 @@ export interface WalkStage extends Way {
   readonly toLine: boolean;
   /** What the address has to say once the line is met. */
   readonly met: string | null;
+  /** True where a line was chosen and can't be aimed at from here. */
+  readonly lineFailed: boolean;
 }
 
 /** Stations still to walk to before home; what can't be read is passed over. */
@@ -68,7 +70,8 @@ export function stageOf(query: URLSearchParams, solution: Solution): WalkStage {
     });
   }
   const [station] = stationsLeft(query, solution).filter((each) => each !== current);
-  return (station === undefined && toLine(query, solution)) || straightTo(solution, station ?? 0);
+  if (station !== undefined) return straightTo(solution, station);
+  return toLine(query, solution) ?? { ...straightTo(solution, 0), lineFailed: query.has('line') };
 }
 
 const straightTo = (solution: Solution, target: number): WalkStage => ({
@@ -78,6 +81,7 @@ const straightTo = (solution: Solution, target: number): WalkStage => ({
   along: null,
   toLine: false,
   met: null,
+  lineFailed: false,
 });
 
 /** The stretch to the line of an aim-off; null without one, or where it can't be used. */
@@ -100,6 +104,7 @@ function toLine(query: URLSearchParams, solution: Solution): WalkStage | null {
     along: null,
     toLine: true,
     met: [aim.turn, ...figures.map((figure) => figure.toFixed(1))].join(' '),
+    lineFailed: false,
   };
 }
 
@@ -115,4 +120,5 @@ const alongLine = (
   along,
   toLine: false,
   met: null,
+  lineFailed: false,
 });

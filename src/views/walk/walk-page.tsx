@@ -43,6 +43,7 @@ export function WalkPage({ solution, run }: Props) {
       {isHome ? <Arrived solution={solution} /> : !searching && <Follow walk={walk} />}
       {!isHome && !searching && (
         <>
+          {walk.stage.lineFailed && <p className={styles.sentence}>{WORDS.lineFailed}</p>}
           <p>{walk.stage.along ? WORDS.alongHow : WORDS.how}</p>
           <Passes solution={solution} walk={walk} />
           <Stretch
