@@ -68,7 +68,7 @@ describe('without a network', () => {
     await visitor.goto('way-home', id);
     // A worker's script that the cache answers loses what the bundler passes it, unless it is told.
     await visitor.choose('Simulate 1,000,000 walks');
-    await visitor.reads('[data-testid=simulated]', /Of 1,000,000 walks/);
+    await visitor.reads('[data-testid=simulated]', /of 1,000,000 walks/);
     await visitor.goto('counter', id, { follow: '180M' });
     await page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('#follow')?.value === '180M',
