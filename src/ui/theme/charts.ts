@@ -7,6 +7,7 @@ import {
   LineElement,
   PointElement,
   Tooltip,
+  type ChartOptions,
 } from 'chart.js';
 import { useMemo } from 'react';
 import { chartColours } from './chart-colours';
@@ -28,4 +29,24 @@ export const bandEdge = (data: number[]) => ({
   borderWidth: 0,
   pointRadius: 0,
   pointHitRadius: 0,
+});
+
+/** The options of a small chart that is only looked at: values on the left, nothing to hit. */
+export const plainOptions = (
+  { ink, rule }: ReturnType<typeof useChartColours>,
+  value: (amount: number) => string,
+  y: { readonly grace?: string; readonly beginAtZero?: boolean } = {},
+): ChartOptions<'line'> => ({
+  animation: false,
+  maintainAspectRatio: false,
+  events: [],
+  plugins: { legend: { display: false } },
+  scales: {
+    x: { offset: true, ticks: { color: ink }, grid: { display: false } },
+    y: {
+      ...y,
+      ticks: { color: ink, callback: (amount) => value(Number(amount)) },
+      grid: { color: rule },
+    },
+  },
 });

@@ -5,7 +5,7 @@ import { Line } from 'react-chartjs-2';
 import { LEARNED, type LearnedId } from '@/core/learning/observations';
 import { learn } from '@/core/learning/learn';
 import { DEFAULT_ERRORS, unitOfSigma } from '@/core/model/error-settings';
-import { bandEdge, useChartColours } from '@/ui/theme/charts';
+import { bandEdge, plainOptions, useChartColours } from '@/ui/theme/charts';
 import styles from './errors.module.css';
 import { LEAST_SEEN, type RecordStep } from './record';
 import { SIGMA_WORDS, WORDS } from './words';
@@ -16,7 +16,8 @@ export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
     steps.at(-1)?.learned.some((each) => each.id === id && each.seen >= LEAST_SEEN),
   );
   const [choice, setChoice] = useState<LearnedId | null>(null);
-  const { ink, rule, rest, band } = useChartColours();
+  const colours = useChartColours();
+  const { ink, rest, band } = colours;
   const id = choice ?? told[0];
   if (id === undefined) return null;
   const unit = unitOfSigma(id);
@@ -52,20 +53,9 @@ export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
               },
             ],
           }}
-          options={{
-            animation: false,
-            maintainAspectRatio: false,
-            events: [],
-            plugins: { legend: { display: false } },
-            scales: {
-              x: { offset: true, ticks: { color: ink }, grid: { display: false } },
-              y: {
-                beginAtZero: true,
-                ticks: { color: ink, callback: (value) => `${value}${WORDS.unit[unit]}` },
-                grid: { color: rule },
-              },
-            },
-          }}
+          options={plainOptions(colours, (value) => `${value}${WORDS.unit[unit]}`, {
+            beginAtZero: true,
+          })}
         />
       </div>
     </>

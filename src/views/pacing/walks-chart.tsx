@@ -1,13 +1,14 @@
 'use client';
 import { Line } from 'react-chartjs-2';
 import type { PaceLength } from '@/core/pacing/calibration';
-import { bandEdge, useChartColours } from '@/ui/theme/charts';
+import { bandEdge, plainOptions, useChartColours } from '@/ui/theme/charts';
 import styles from './pacing.module.css';
 import { WORDS } from './words';
 
 /** The walks of a calibration: each a dot, the mean a line, the spread a band. */
 export function WalksChart({ length }: { length: PaceLength }) {
-  const { ink, rule, rest, band: bandColour } = useChartColours();
+  const colours = useChartColours();
+  const { ink, rest, band: bandColour } = colours;
   const { walks, paceMetres, spread } = length;
   const flat = (metres: number) => bandEdge(walks.map(() => metres));
   const band = paceMetres * (spread ?? 0);
@@ -31,20 +32,7 @@ export function WalksChart({ length }: { length: PaceLength }) {
             },
           ],
         }}
-        options={{
-          animation: false,
-          maintainAspectRatio: false,
-          events: [],
-          plugins: { legend: { display: false } },
-          scales: {
-            x: { offset: true, ticks: { color: ink }, grid: { display: false } },
-            y: {
-              grace: '20%',
-              ticks: { color: ink, callback: (value) => `${Number(value).toFixed(2)} m` },
-              grid: { color: rule },
-            },
-          },
-        }}
+        options={plainOptions(colours, (metres) => `${metres.toFixed(2)} m`, { grace: '20%' })}
       />
     </div>
   );
