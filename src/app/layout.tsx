@@ -3,9 +3,9 @@ import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
 import './globals.css';
-import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { LastHome } from '@/ui/first-second/last-home';
 import { Frame } from '@/ui/frame';
 import { THEME_SCRIPT } from '@/ui/theme/theme-script';
 import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
@@ -29,10 +29,9 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     <html lang="en" data-theme="day" suppressHydrationWarning>
       <body>
         <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
-        <AntdRegistry>
-          <Frame>{children}</Frame>
-          <DailyCopyMaker />
-        </AntdRegistry>
+        <LastHome />
+        <Frame>{children}</Frame>
+        <DailyCopyMaker />
       </body>
     </html>
   );

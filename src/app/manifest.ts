@@ -7,6 +7,7 @@ export default function manifest(): MetadataRoute.Manifest {
     description: 'Log bearings and paces leg by leg; read off the way straight home.',
     start_url: '/',
     display: 'standalone',
+    shortcuts: [{ name: 'Home now', url: '/home-now' }],
     background_color: '#F5F2EA',
     theme_color: '#24323B',
     icons: [

@@ -1,17 +1,11 @@
 'use client';
 import { SerwistProvider } from '@serwist/turbopack/react';
-import { ConfigProvider } from 'antd';
-import { useEffect, useMemo, type ReactNode } from 'react';
-
-import { useTheme } from './theme/chosen-theme';
-import { componentTheme } from './theme/component-theme';
+import { useEffect, type ReactNode } from 'react';
 import { watchChunks } from './version/chunk-failure';
 import { NewVersion } from './version/new-version';
 
-/** What is around every view: the theme, and the service worker. */
+/** What is around every view: the service worker, and what is said of new versions. */
 export function Frame({ children }: { children: ReactNode }) {
-  const theme = useTheme();
-  const config = useMemo(() => componentTheme(theme), [theme]);
   useEffect(watchChunks, []);
   return (
     <SerwistProvider
@@ -21,10 +15,8 @@ export function Frame({ children }: { children: ReactNode }) {
       // Coming back online must never lose what someone is typing.
       reloadOnOnline={false}
     >
-      <ConfigProvider theme={config} wave={{ disabled: true }}>
-        {children}
-        <NewVersion />
-      </ConfigProvider>
+      {children}
+      <NewVersion />
     </SerwistProvider>
   );
 }

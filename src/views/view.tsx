@@ -3,21 +3,38 @@ import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 import type { ViewId } from './views';
 
+type Loading = Promise<ComponentType>;
+
+/** A view that uses the component library: it comes with its theme. */
+const furnished = (load: () => Loading) =>
+  dynamic(async () => {
+    const [{ Furnished }, Component] = await Promise.all([import('@/ui/theme/furnished'), load()]);
+    return function FurnishedView() {
+      return (
+        <Furnished>
+          <Component />
+        </Furnished>
+      );
+    };
+  });
+
 /** The component of each view; its code is loaded with its page. */
 const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
-  outings: dynamic(() => import('./outings/outings').then((it) => it.Outings)),
-  outing: dynamic(() => import('./outing/outing').then((it) => it.OutingPage)),
-  'way-home': dynamic(() => import('./way-home/way-home').then((it) => it.WayHomeView)),
-  walk: dynamic(() => import('./walk/walk-home').then((it) => it.WalkHome)),
-  counter: dynamic(() => import('./counter/counter').then((it) => it.Counter)),
-  declination: dynamic(() => import('./declination/declination').then((it) => it.Declination)),
-  uncertainty: dynamic(() => import('./errors/errors').then((it) => it.Errors)),
-  pacing: dynamic(() => import('./pacing/pacing').then((it) => it.Pacing)),
-  print: dynamic(() => import('./print/print').then((it) => it.Print)),
-  pegs: dynamic(() => import('./pegs/pegs').then((it) => it.Pegs)),
-  files: dynamic(() => import('./files/files').then((it) => it.Files)),
-  guide: dynamic(() => import('./guide/guide').then((it) => it.Guide)),
-  'step-off': dynamic(() => import('./step-off/step-off').then((it) => it.StepOff)),
+  outings: furnished(() => import('./outings/outings').then((it) => it.Outings)),
+  outing: furnished(() => import('./outing/outing').then((it) => it.OutingPage)),
+  // No component library: the first second counts.
+  'home-now': dynamic(() => import('./home-now/home-now').then((it) => it.HomeNow)),
+  'way-home': furnished(() => import('./way-home/way-home').then((it) => it.WayHomeView)),
+  walk: furnished(() => import('./walk/walk-home').then((it) => it.WalkHome)),
+  counter: furnished(() => import('./counter/counter').then((it) => it.Counter)),
+  declination: furnished(() => import('./declination/declination').then((it) => it.Declination)),
+  uncertainty: furnished(() => import('./errors/errors').then((it) => it.Errors)),
+  pacing: furnished(() => import('./pacing/pacing').then((it) => it.Pacing)),
+  print: furnished(() => import('./print/print').then((it) => it.Print)),
+  pegs: furnished(() => import('./pegs/pegs').then((it) => it.Pegs)),
+  files: furnished(() => import('./files/files').then((it) => it.Files)),
+  guide: furnished(() => import('./guide/guide').then((it) => it.Guide)),
+  'step-off': furnished(() => import('./step-off/step-off').then((it) => it.StepOff)),
 };
 
 /** A view by its name. */

@@ -5,6 +5,7 @@
 export const VIEWS = [
   { id: 'outings', path: '/', title: 'Outings', menu: null },
   { id: 'outing', path: '/outing', title: 'Outing', menu: null },
+  { id: 'home-now', path: '/home-now', title: 'Home now', menu: 'one screen, now' },
   { id: 'way-home', path: '/way-home', title: 'Way home', menu: 'compare the ways' },
   { id: 'walk', path: '/walk', title: 'Walk home', menu: 'guided' },
   { id: 'counter', path: '/counter', title: 'Pace counter', menu: 'tap as you walk' },

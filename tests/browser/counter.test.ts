@@ -26,19 +26,18 @@ describe('the pace counter on a phone', () => {
     await visitor.reads(COUNTED, /^40$/);
     await visitor.reads('[data-testid=counted-metres]', /^62 m$/);
 
-    await visitor.choose('Add feature');
+    await visitor.choose('other');
     await visitor.fill('#feature-what', 'spring');
     await visitor.choose('Left');
     await visitor.fill('#feature-away', '12');
     await visitor.pick('Add', '.ant-modal');
-    await visitor.reads('[role=status]', /1 feature added/);
     await visitor.gone('.ant-modal');
     await tap(visitor, 6);
     await visitor.reads(COUNTED, /^46$/);
     await visitor.choose('Undo');
     await visitor.reads(COUNTED, /^45$/);
 
-    await visitor.choose('Arrived: log it');
+    await visitor.choose('Name or note');
     await visitor.fill('#arrived-station', 'Gauge 1');
     await visitor.reads('.ant-modal', /231° magnetic, south-west · 45 paces, 69 m · to Gauge 1/);
     await page.keyboard.press('Enter');
@@ -56,7 +55,7 @@ describe('the pace counter on a phone', () => {
     await page.evaluate(() => localStorage.setItem('cairn-devices', 'simulated'));
     await page.reload();
     await visitor.reads('section[aria-label="Simulated devices"]', /Walking/);
-    await visitor.choose('Sound, sensors, steps');
+    await visitor.choose('What counts, sound, sensors');
     await visitor.choose('Count by the phone’s motion');
     await visitor.choose('Walking');
     const more = (than: number) =>
@@ -71,7 +70,7 @@ describe('the pace counter on a phone', () => {
     const walked = Number(await visitor.text(COUNTED));
     await tap(visitor, 1);
     await more(walked);
-    await visitor.choose('Phone compass');
+    await visitor.choose('Compass');
     await visitor.reads('section[aria-label="Phone compass"]', /phone’s own iron.*Use 23\d°/);
     expect(await visitor.value('#follow')).toBe('');
     await visitor.choose('Use 23');
@@ -92,6 +91,7 @@ describe('the pace counter at a desk', () => {
     await page.keyboard.press('ArrowLeft');
     await page.keyboard.press('Backspace');
     await visitor.reads(COUNTED, /^11$/);
+    await visitor.choose('What counts, sound, sensors');
     await visitor.choose('10 paces');
     await page.keyboard.press('Space');
     await visitor.reads(COUNTED, /^21$/);
@@ -100,14 +100,15 @@ describe('the pace counter at a desk', () => {
     await page.click('[data-tap]');
     await visitor.reads('[data-testid=counted-metres]', /^132 m$/);
     await visitor.choose('Arrived: log it');
+    await visitor.reads('main', /Which bearing did you follow/);
+    await visitor.choose('Name or note');
     await visitor.fill('#arrived-bearing', '8 S');
     await visitor.reads('.ant-modal', /contradict each other/);
     await visitor.fill('#arrived-bearing', '8');
     await visitor.reads('.ant-modal', /008° magnetic.*132\.3 m/);
     await page.keyboard.press('Enter');
     await visitor.reads('[role=status]', /Logged: 8 132\.3m/);
-    await visitor.choose('Sound, sensors, steps');
-    await visitor.choose('Single steps instead of paces');
+    await visitor.choose('single steps');
     await visitor.choose('1 step');
     for (let i = 0; i < 3; i++) await page.click('[data-tap]');
     await visitor.reads('[data-testid=counted-metres]', /^2 m$/);

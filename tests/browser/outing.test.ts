@@ -165,6 +165,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     const visitor = await withLegs(['pace 65 per 100 m', '000 65p > Ford ; ice on it']);
     const { page } = visitor;
     await visitor.press('Keypad: dial and number keys');
+    await visitor.pick('Dial', '[data-keypad]');
     await page.waitForSelector('[role=slider][aria-label=Bearing]', { visible: true });
     await page.focus('[role=slider][aria-label=Bearing]');
     for (let i = 0; i < 9; i++) await page.keyboard.press('PageUp');
@@ -177,14 +178,16 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.95, { steps: 5 });
     await page.mouse.up();
     await visitor.reads('[data-testid=keypad-bearing]', /^180$/);
-    await visitor.pick('Count', '.ant-modal');
-    for (const digit of ['6', '6']) await visitor.pick(digit, '.ant-modal');
+    // Turned, it moves on to the count by itself.
+    for (const digit of ['6', '6']) await visitor.pick(digit, '[data-keypad]');
     await visitor.press('Erase');
-    await visitor.pick('5', '.ant-modal');
-    await visitor.pick('snow', '.ant-modal');
-    await visitor.reads('.ant-modal', /180° magnetic, south · 65 paces, 100 m · on snow/);
-    await visitor.pick('Log it', '.ant-modal');
+    await visitor.pick('5', '[data-keypad]');
+    await visitor.pick('snow', '[data-keypad]');
+    await visitor.reads('[data-keypad]', /180° magnetic, south · 65 paces, 100 m · on snow/);
+    await visitor.pick('Log it', '[data-keypad]');
     await visitor.reads(line(2), /180°.*65 paces.*snow/);
+    await page.keyboard.press('Escape');
+    await visitor.gone('[data-keypad]');
     await page.click(line(1));
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await page.keyboard.press('/');
@@ -204,6 +207,8 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     await page.goto(visitor.url);
     await visitor.choose('Step off');
     await visitor.alive('[role=slider]');
+    await visitor.choose('Go');
+    await visitor.reads('[role=alert]', /Which bearing/);
     await page.focus('[role=slider]');
     await page.keyboard.press('End');
     for (let i = 0; i < 29; i++) await page.keyboard.press('ArrowLeft');
@@ -212,7 +217,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     await visitor.reads('[data-testid=way-back]', /^150°$/);
     await visitor.reads(
       'main',
-      /Set 150° on the compass.*Just stepped off.*You are back at: cairn on the left/,
+      /Set 150° on the compass.*Out 330°.*Just stepped off.*You are back at: cairn on the left/,
     );
     const size = await page.$eval('[data-testid=way-back]', (figure) =>
       parseFloat(getComputedStyle(figure).fontSize),

@@ -18,6 +18,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
       '[data-testid=sure]',
       /Within 1[12]\d m of Dock \(95 %\)\. Chance of seeing it from 25 m: 1 in (5|10)\./,
     );
+    await visitor.choose('Sight, speed, climb, another station');
     await visitor.fill('#sight', '200');
     await visitor.reads('[data-testid=sure]', /from 200 m: almost certain/);
     await visitor.fill('#sight', 'far');
@@ -187,11 +188,8 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
   it('searches when the walk is done, leg by leg, and logs each', async () => {
     const visitor = await at('walk', ['pace 1 m', '000 200m']);
     await visitor.choose('I can’t see it');
-    await visitor.reads('[role=status]', /By the log it is still 200 m to Start/);
-    await visitor.fill('#walked', '198');
-    await visitor.choose('Log this stretch');
-    await visitor.reads('[data-testid=left]', /2 m to Start/);
-    await visitor.choose('I can’t see it');
+    // Walked as it was told, and not in sight: the stretch is logged, and the search begins.
+    await visitor.reads('[role=status]', /Logged: 180 200p/);
     await visitor.reads('[data-testid=search]', /180°, 40 m: 40 paces · found by then: \d+ %270°/);
     await visitor.choose('Sector search');
     await visitor.page.waitForFunction(
@@ -203,7 +201,16 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.page.reload();
     await visitor.page.waitForSelector('::-p-text(Leg 2 is walked: log it)', { visible: true });
     await visitor.choose('Back to the walk');
-    await visitor.reads('[data-testid=left]', /38 m to Start/);
+    await visitor.reads('[data-testid=left]', /40 m to Start/);
+  });
+
+  it('says “I am there” with one tap, and makes up no count for it', async () => {
+    const visitor = await at('walk', ['pace 1 m', 'start Dock', '000 200m']);
+    await visitor.choose('I am there');
+    await visitor.reads('main', /You are at Dock/);
+    expect(await visitor.page.$('[data-testid=closed]')).toBeNull();
+    await visitor.goto('outing', await outingId(visitor));
+    await visitor.reads('#line-2', /The next leg leaves from Dock/);
   });
 
   it('pegs and string: the table, the string, and how far off one’s own layout was', async () => {

@@ -74,7 +74,7 @@ describe('a count', () => {
       seen: [{ paces: 40, metres: 100, what: 'spring', side: 'left', sideMetres: 12 }],
     });
     await again.add({ kind: 'end' });
-    expect(countOf(again)).toMatchObject({ paces: 0, metres: 0, seen: [], bearing: '' });
+    expect(countOf(again)).toMatchObject({ paces: 0, metres: 0, seen: [], bearing: '231' });
   });
 
   it('of two tabs at once loses no tap', async () => {

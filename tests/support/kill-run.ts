@@ -50,7 +50,7 @@ const logLegs = (page: Page, first: number): Promise<void> =>
   );
 
 /**
- * The same by the keypad: the dialog, its keys, its button. A leg counts as saved once the sketch
+ * The same by the keypad: its keys, its button. A leg counts as saved once the sketch
  * has it, which draws nothing that isn't.
  */
 const keyLegs = (page: Page, first: number): Promise<void> =>
@@ -70,7 +70,7 @@ const keyLegs = (page: Page, first: number): Promise<void> =>
     };
     const keys = async (digits: string) => {
       for (const digit of digits) {
-        await press('.ant-modal [aria-label="Number pad"] button', new RegExp(`^${digit}$`));
+        await press('[data-keypad] [aria-label="Number pad"] button', new RegExp(`^${digit}$`));
         await later();
       }
     };
@@ -79,22 +79,26 @@ const keyLegs = (page: Page, first: number): Promise<void> =>
         (sum, path) => sum + path.getAttribute('d')!.split('L').length - 1,
         0,
       );
-    for (let n = from; ; n++) {
-      await press('button', /^Keypad/);
-      await press('.ant-modal button', /^1$/);
-      await press('.ant-modal button', /^Erase$/);
-      await keys(String(n % 360).padStart(3, '0'));
-      await press('.ant-modal button', /^Count$/);
-      if (all('.ant-modal button').some(({ textContent }) => textContent === 'in metres')) {
-        await press('.ant-modal button', /^in metres$/);
-      }
+    const shown = (part: string) => all(`[data-testid=keypad-${part}]`)[0]?.textContent;
+    if (all('[data-keypad]').length === 0) await press('button', /^Keypad/);
+    while (shown('bearing') === undefined) await later();
+    // What was on the keys when the browser was killed is still there.
+    while (shown('bearing') !== '–' || shown('count') !== '–') {
+      await press('[data-keypad] button', /^Erase$/);
       await later();
+    }
+    while (!all('[data-keypad] button').some((each) => /: metres$/.test(each.textContent ?? ''))) {
+      await press('[data-keypad] button', /^Unit of the count/);
+      await later();
+    }
+    for (let n = from; ; n++) {
+      await keys(String(n % 360).padStart(3, '0'));
       await keys(String(n + 1));
       const before = drawn();
-      await press('.ant-modal-footer button', /^Log it$/);
+      await press('[data-keypad] button', /^Log it$/);
       while (drawn() === before) await later();
-      while (all('.ant-modal').length > 0 && all('.ant-modal')[0]!.checkVisibility()) await later();
       (globalThis as unknown as { saved: (n: number) => void }).saved(n);
+      while (shown('bearing') !== '–') await later();
     }
   }, first);
 

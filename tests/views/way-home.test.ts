@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Daylight } from '@/core/navigation/sun';
-import { chanceWords, isDarkAt, planningWords, type Planning } from '@/views/way-home/words';
+import { chanceWords, isDarkAt, planningWords, type Planning } from '@/views/shared/ways/words';
 
 /** What a saying of a chance stands for. */
 function shareOf(words: string): number {

@@ -27,13 +27,15 @@ interface Props {
   degrees: number;
   label: string;
   onTurn: (degrees: number) => void;
+  /** The finger has left the dial: it is turned. */
+  onTurned?: () => void;
 }
 
 /**
  * A dial to turn for a bearing: by finger or pointer (near the rim by single degrees, inside by
  * fives), by arrow keys (one degree, ten with Shift or Page), Home and End.
  */
-export function Dial({ degrees, label, onTurn }: Props) {
+export function Dial({ degrees, label, onTurn, onTurned }: Props) {
   const turn = (event: PointerEvent) => {
     const box = event.currentTarget.getBoundingClientRect();
     const x = event.clientX - (box.left + box.width / 2);
@@ -69,6 +71,7 @@ export function Dial({ degrees, label, onTurn }: Props) {
       onPointerMove={(event) =>
         event.currentTarget.hasPointerCapture(event.pointerId) && turn(event)
       }
+      onPointerUp={onTurned}
       onKeyDown={onKeyDown}
     >
       <DialDrawing degrees={degrees} />

@@ -7,7 +7,7 @@ import type { Solution } from '@/core/survey/solution';
 import styles from '@/views/shared/fields/dialog.module.css';
 import { useOnce } from '@/views/shared/data/use-once';
 import { interpretationWords } from '@/views/shared/words/entry-words';
-import type { LegTexts } from './leg-of-count';
+import type { LegTexts } from './count/leg-of-count';
 import { WORDS } from './words';
 
 interface Props {

@@ -1,18 +1,20 @@
 'use client';
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Radio } from 'antd';
 import { useState } from 'react';
 import { useMotionCount } from '@/views/shared/devices/use-motion-count';
 import styles from './counter.module.css';
-import type { CounterState } from './use-counter';
+import { COUNTINGS, type Counting } from './count/leg-of-count';
+import type { CounterState, TapCounts } from './count/use-counter';
 import { useWakeLock } from './use-wake-lock';
-import { DEVICE_FAULTS, WORDS } from './words';
+import { DEVICE_FAULTS } from '@/views/shared/devices/words';
+import { WORDS } from './words';
 
 interface Props {
   counter: CounterState;
   isEmpty: boolean;
 }
 
-/** Sound, vibration, single steps, the motion sensor, and starting again. */
+/** What is counted and by what, sound, vibration, the motion sensor, and starting again. */
 export function CounterOptions({ counter, isEmpty }: Props) {
   const { choices, choose, onPace, write } = counter;
   const [motion, setMotion] = useState(false);
@@ -21,6 +23,16 @@ export function CounterOptions({ counter, isEmpty }: Props) {
   return (
     <details className={styles.more}>
       <summary>{WORDS.more}</summary>
+      <Radio.Group
+        aria-label={WORDS.countBy}
+        value={choices.counting}
+        onChange={(event) => choose({ counting: event.target.value as Counting })}
+        optionType="button"
+        buttonStyle="solid"
+        block
+        options={COUNTINGS.map((value) => ({ value, label: WORDS.countings[value] }))}
+      />
+      <TapChoice counter={counter} />
       <Checkbox checked={choices.buzz} onChange={(event) => choose({ buzz: event.target.checked })}>
         {WORDS.vibration}
       </Checkbox>
@@ -29,12 +41,6 @@ export function CounterOptions({ counter, isEmpty }: Props) {
         onChange={(event) => choose({ sound: event.target.checked })}
       >
         {WORDS.sound}
-      </Checkbox>
-      <Checkbox
-        checked={choices.counting === 'steps'}
-        onChange={(event) => choose({ counting: event.target.checked ? 'steps' : 'paces' })}
-      >
-        {WORDS.steps}
       </Checkbox>
       <Checkbox checked={motion} onChange={(event) => setMotion(event.target.checked)}>
         {WORDS.motion}
@@ -49,5 +55,26 @@ export function CounterOptions({ counter, isEmpty }: Props) {
         {WORDS.restart}
       </Button>
     </details>
+  );
+}
+
+/** What one tap stands for. */
+function TapChoice({ counter: { by, tapCounts, setTapCounts } }: { counter: CounterState }) {
+  if (by.counting === 'minutes') return null;
+  const taps = WORDS.taps[by.counting];
+  return (
+    <Radio.Group
+      aria-label={WORDS.tapCounts}
+      value={tapCounts}
+      onChange={(event) => setTapCounts(event.target.value as TapCounts)}
+      optionType="button"
+      buttonStyle="solid"
+      block
+      options={[
+        { value: 'one', label: taps.one },
+        { value: 'ten', label: taps.ten },
+        { value: 'hundred', label: WORDS.taps.hundred },
+      ]}
+    />
   );
 }

@@ -1,19 +1,21 @@
 'use client';
-import { EyeOutlined, UndoOutlined } from '@ant-design/icons';
-import { Button, Input, Radio } from 'antd';
+import { Button } from 'antd';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { devicesAreSimulated } from '@/devices';
-import type { Count } from '@/store/count';
+import { isEmpty, openBox, type Count } from '@/store/count';
 import { Beads } from '@/ui/controls/beads';
 import { GroundChips } from '@/ui/controls/ground-chips';
 import { TapArea } from '@/views/shared/devices/tap-area';
 import { backToLog, ViewPage } from '@/views/shared/page/view-page';
 import { groundsOf } from '@/views/shared/words/grounds';
-import { CompassAid } from './compass-aid';
+import { Clock } from './clock';
 import { CounterOptions } from './counter-options';
 import styles from './counter.module.css';
-import { useCounter, type CounterProps, type CounterState, type TapCounts } from './use-counter';
+import { Following } from './following';
+import { OnTheWay } from './on-the-way';
+import { ThingsSeen } from './things-seen';
+import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
 import { WORDS } from './words';
 
 const ArrivedDialog = dynamic(() => import('./arrived-dialog').then((it) => it.ArrivedDialog), {
@@ -29,14 +31,12 @@ const DevicePanel = dynamic(
 
 type Dialog = 'arrived' | 'feature';
 
-/** In the hand while walking: one huge area to tap, the beads, the metres so far. */
+/** In the hand while walking: what is left, one huge area to tap, one button at the end. */
 export function CounterPage(props: CounterProps) {
   const { solution, count } = props;
   const counter = useCounter(props);
   const [dialog, setDialog] = useState<Dialog | null>(null);
-  const { metres, status } = counter;
-  const isEmpty = count.paces === 0 && count.metres === 0;
-  const close = () => setDialog(null);
+  const { metres, by } = counter;
   return (
     <ViewPage
       view="counter"
@@ -45,146 +45,125 @@ export function CounterPage(props: CounterProps) {
       width="narrow"
       plain
     >
-      <Following counter={counter} ground={count.ground} />
-      <GroundChips
-        grounds={groundsOf(solution)}
-        chosen={count.ground}
-        onChoose={(ground) => counter.follow(counter.bearing, ground)}
-      />
-      <Figures counter={counter} count={count} />
+      <Following counter={counter} count={count} />
+      <OnTheWay solution={solution} counter={counter} count={count} />
+      {by.counting === 'minutes' ? (
+        <Clock counter={counter} count={count} />
+      ) : (
+        <Figures counter={counter} count={count} />
+      )}
       <Beads metres={metres ?? 0} />
-      <p className={styles.status} role="status">
-        {status || (count.seen.length > 0 && WORDS.features(count.seen.length))}
-      </p>
-      <TapChoice counter={counter} />
-      <Actions counter={counter} count={count} isEmpty={isEmpty} onDialog={setDialog} />
-      <CounterOptions counter={counter} isEmpty={isEmpty} />
+      <ThingsSeen counter={counter} count={count} onOther={() => setDialog('feature')} />
+      <Said counter={counter} />
+      <Actions counter={counter} count={count} onNamed={() => setDialog('arrived')} />
+      <div className={styles.grounds}>
+        <GroundChips
+          grounds={groundsOf(solution)}
+          chosen={count.ground}
+          onChoose={(ground) => counter.follow(counter.bearing, ground)}
+        />
+      </div>
+      <CounterOptions counter={counter} isEmpty={isEmpty(count)} />
       {devicesAreSimulated() && <DevicePanel />}
-      {dialog === 'arrived' && (
-        <ArrivedDialog
-          bearing={counter.bearing}
-          line={counter.line}
-          solution={solution}
-          onLog={async (texts) => {
-            const failed = await counter.log(texts);
-            if (failed === null) close();
-            return failed;
-          }}
-          onClose={close}
-        />
-      )}
-      {dialog === 'feature' && (
-        <FeatureDialog
-          metres={metres}
-          onAdd={(feature) => {
-            close();
-            void counter.write({ kind: 'seen', ...feature });
-          }}
-          onClose={close}
-        />
-      )}
+      <CounterDialog {...props} counter={counter} dialog={dialog} onClose={() => setDialog(null)} />
     </ViewPage>
   );
 }
 
+interface DialogProps extends CounterProps {
+  counter: CounterState;
+  dialog: Dialog | null;
+  onClose: () => void;
+}
+
+function CounterDialog({ solution, counter, dialog, onClose }: DialogProps) {
+  if (dialog === 'arrived') {
+    return (
+      <ArrivedDialog
+        bearing={counter.bearing}
+        line={counter.line}
+        solution={solution}
+        onLog={async (texts) => {
+          const failed = await counter.log(texts);
+          if (failed === null) onClose();
+          return failed;
+        }}
+        onClose={onClose}
+      />
+    );
+  }
+  return dialog === null ? null : (
+    <FeatureDialog
+      metres={counter.metres}
+      onAdd={(feature) => {
+        onClose();
+        void counter.write({ kind: 'seen', ...feature });
+      }}
+      onClose={onClose}
+    />
+  );
+}
+
+/** What came of the last tap; a leg that was just logged can be taken back. */
+const Said = ({ counter: { status, canTakeBack, unlog } }: { counter: CounterState }) => (
+  <p className={styles.status}>
+    <span role="status">{status}</span>
+    {canTakeBack && (
+      <button type="button" className={styles.takeBack} onClick={() => void unlog()}>
+        {WORDS.takeBack}
+      </button>
+    )}
+  </p>
+);
+
 interface ActionsProps {
   counter: CounterState;
   count: Count;
-  isEmpty: boolean;
-  onDialog: (dialog: Dialog) => void;
+  onNamed: () => void;
 }
 
-const Actions = ({ counter, count, isEmpty, onDialog }: ActionsProps) => (
-  <div className={styles.actions}>
-    <Button
-      icon={<UndoOutlined aria-hidden="true" />}
-      onClick={counter.undo}
-      disabled={count.undoable.length === 0}
-    >
-      {WORDS.undo}
-    </Button>
-    <Button icon={<EyeOutlined aria-hidden="true" />} onClick={() => onDialog('feature')}>
-      {WORDS.addFeature}
-    </Button>
-    <Button
-      type="primary"
-      className={styles.arrived}
-      disabled={isEmpty}
-      onClick={() => onDialog('arrived')}
-    >
-      {WORDS.arrived}
-    </Button>
-  </div>
-);
-
-interface FollowingProps {
-  counter: CounterState;
-  ground: string | undefined;
-}
-
-/** The bearing to follow: typed, or taken from the phone's compass. */
-function Following({ counter, ground }: FollowingProps) {
-  const [compass, setCompass] = useState(false);
+function Actions({ counter, count, onNamed }: ActionsProps) {
+  const cannotLog = isEmpty(count) || openBox(count) !== null;
+  const arrive = () => {
+    if (counter.bearing.trim() !== '') return void counter.arrive();
+    counter.setStatus(WORDS.whichBearing);
+    document.getElementById('follow')?.focus();
+  };
   return (
-    <>
-      <div className={styles.follow}>
-        <label htmlFor="follow">{WORDS.follow}</label>
-        <Input
-          id="follow"
-          className={styles.bearing}
-          value={counter.bearing}
-          placeholder={WORDS.followHint}
-          inputMode="decimal"
-          autoComplete="off"
-          onChange={(event) => counter.follow(event.target.value, ground)}
-        />
-        <Button onClick={() => setCompass(!compass)} aria-expanded={compass}>
-          {WORDS.compass}
-        </Button>
-      </div>
-      {compass && (
-        <CompassAid
-          onUse={(bearing) => {
-            setCompass(false);
-            counter.follow(bearing, ground);
-          }}
-        />
-      )}
-    </>
+    <div className={styles.actions}>
+      <Button onClick={counter.undo} disabled={count.before === null}>
+        {WORDS.undo}
+      </Button>
+      <Button disabled={cannotLog} onClick={onNamed}>
+        {WORDS.named}
+      </Button>
+      <Button
+        type="primary"
+        className={styles.arrived}
+        disabled={cannotLog}
+        loading={counter.isLogging}
+        onClick={arrive}
+      >
+        {WORDS.arrived}
+      </Button>
+    </div>
   );
 }
 
 function Figures({ counter, count }: { counter: CounterState; count: Count }) {
-  const { choices, metres, tap, undo } = counter;
-  const unit = WORDS.units[choices.counting];
+  const { by, metres, tap, undo } = counter;
+  const box = openBox(count);
+  const paces = box ? box[box.walking].paces : count.paces;
+  const unit = WORDS.units[by.counting];
   return (
     <TapArea label={WORDS.tap(unit)} onTap={tap} onUndo={undo}>
       <span className={styles.figure} data-testid="counted">
-        {choices.counting === 'steps' ? count.paces * 2 : count.paces}
+        {by.counting === 'steps' ? paces * 2 : paces}
       </span>
-      <span>{unit}</span>
+      <span>{box ? WORDS.boxed[box.walking](unit) : unit}</span>
       <span className={styles.metres} data-testid="counted-metres">
         {metres === null ? WORDS.noPace : WORDS.metres(Math.round(metres).toLocaleString('en'))}
       </span>
     </TapArea>
-  );
-}
-
-function TapChoice({ counter: { choices, tapCounts, setTapCounts } }: { counter: CounterState }) {
-  const taps = WORDS.taps[choices.counting];
-  return (
-    <Radio.Group
-      aria-label={WORDS.tapCounts}
-      value={tapCounts}
-      onChange={(event) => setTapCounts(event.target.value as TapCounts)}
-      optionType="button"
-      buttonStyle="solid"
-      block
-      options={[
-        { value: 'one', label: taps.one },
-        { value: 'ten', label: taps.ten },
-        { value: 'hundred', label: WORDS.taps.hundred },
-      ]}
-    />
   );
 }

@@ -5,6 +5,7 @@ import { useCount } from '@/views/shared/data/use-count';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { CounterPage } from './counter-page';
+import type { CounterProps } from './count/use-counter';
 import { WORDS } from './words';
 
 /** The pace counter of the outing that the address names. */
@@ -21,9 +22,19 @@ export function Counter() {
       solution={found.solution}
       count={state.count}
       follow={search.get('follow') ?? ''}
+      wanted={wantedTarget(search)}
       add={add}
       newest={newest}
       run={found.open.run}
+      undo={found.open.undo}
     />
   );
+}
+
+/** How far the address says to count, and to what; null where it doesn't. */
+function wantedTarget(search: URLSearchParams): CounterProps['wanted'] {
+  const metres = Number(search.get('metres'));
+  return metres > 0 && Number.isFinite(metres)
+    ? { metres, name: search.get('to') ?? WORDS.target }
+    : null;
 }

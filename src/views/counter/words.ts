@@ -1,17 +1,72 @@
-import type { DeviceFault } from '@/devices/position';
+import { pacesWords } from '@/core/entries/describe';
+import type { Side } from '@/core/entries/feature';
+import type { Metres } from '@/core/units/units';
+import type { BoxSide } from '@/store/count';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the pace counter. */
 export const WORDS = {
   loading: 'Opening the count…',
-  follow: 'Bearing to follow',
+  follow: 'Follow',
   followHint: '220',
   tap: (unit: string) => `Count ${unit}`,
   metres: (metres: string) => `${metres} m`,
   noPace: 'No pace length yet: metres show once one is set',
   tapCounts: 'One tap counts',
   undo: SHARED_WORDS.undo,
-  addFeature: 'Add feature',
+  addFeature: 'Something seen',
+  seen: 'Things seen',
+  otherThing: 'other',
+  seenAt: (what: string, count: number) =>
+    count === 1 ? `Noted: ${what}.` : `Noted: ${what}. ${count} in all.`,
+  named: 'Name or note',
+  kept: 'Kept from the leg before: change it if you have turned.',
+  whichBearing: 'Which bearing did you follow? Type it, then Arrived again.',
+  boxFirst: 'You are still going round: come back to your line first.',
+  takeBack: 'Take it back',
+  takenBack: 'Taken back: the count goes on.',
+  goals: 'How far',
+  target: 'the target',
+  asks: { target: 'Target', mark: 'At a mark', box: 'Box' },
+  countTo: 'Count to',
+  targetMetres: 'Metres',
+  typedTarget: (metres: number) => `${metres} m`,
+  set: 'Set',
+  toHome: (place: string, metres: number) => `${place}: ${metres} m`,
+  noTarget: 'No target',
+  nextMark: 'Next mark in',
+  noNext: 'not said',
+  sinceMark: (metres: Metres) => `${Math.round(metres)} m since the last mark`,
+  goalLeft: (name: string | null, leftMetres: Metres, paceMetres: Metres | null) => {
+    const metres = Math.round(Math.abs(leftMetres));
+    const counted = Math.round(Math.abs(leftMetres) / (paceMetres ?? 1));
+    const paces = paceMetres === null ? '' : `, ${pacesWords(counted)}`;
+    const place = name ?? 'the next mark';
+    return leftMetres > 0
+      ? `To ${place}: ${metres} m${paces} left`
+      : `${metres} m${paces} beyond ${place}`;
+  },
+  box: 'Box an obstacle',
+  boxTo: (side: Side) => `out to the ${side}`,
+  boxSide: (walking: BoxSide, side: Side, bearing: string | null) => {
+    const set = bearing === null ? '' : `: ${bearing}`;
+    if (walking === 'along') return `Along the obstacle, on your bearing again${set}.`;
+    return walking === 'out' ? `Out to the ${side}${set}.` : `Back to your line${set}.`;
+  },
+  boxLeft: (paces: number, metres: number) =>
+    [paces > 0 && pacesWords(paces), metres > 0 && `${metres} m`].filter(Boolean).join(', ') +
+    (paces > 0 || metres > 0 ? ' left' : 'You are on your line.'),
+  boxTurn: { out: 'Turn: along it', along: 'Turn: back', back: 'On my line again' },
+  boxed: {
+    out: (unit: string) => `${unit} out`,
+    along: (unit: string) => `${unit} along it`,
+    back: (unit: string) => `${unit} back`,
+  },
+  clock: 'Stopwatch',
+  start: 'Start',
+  pause: 'Pause',
+  goOn: 'Go on',
+  speed: 'Your speed, km/h',
   arrived: 'Arrived: log it',
   log: 'Log it',
   restart: 'Start again at 0',
@@ -24,13 +79,10 @@ export const WORDS = {
   motionCaution:
     'The phone counts two steps as one pace, and makes mistakes on rough ground: check it, and ' +
     'correct it by hand.',
-  steps: 'Single steps instead of paces',
-  more: 'Sound, sensors, steps',
-  compass: 'Phone compass',
-  compassCaution:
-    'A phone’s compass sits near the phone’s own iron and can be many degrees off. Compare it ' +
-    'with your own compass. It fills in the bearing only when you tap it.',
-  compassUse: (degrees: string) => `Use ${degrees}`,
+  countBy: 'Count by',
+  countings: { paces: 'paces', steps: 'single steps', minutes: 'the clock' },
+  more: 'What counts, sound, sensors',
+  compass: 'Compass',
   logged: (line: string) => `Logged: ${line}`,
   what: 'What you see',
   left: 'Left',
@@ -44,18 +96,11 @@ export const WORDS = {
   station: 'Station here, if you name it',
   note: 'Note',
   bearing: 'Bearing',
-  features: (count: number) => (count === 1 ? '1 feature added' : `${count} features added`),
   notSaved: 'This tap was not saved.',
-  units: { paces: 'paces', steps: 'single steps' },
+  units: { paces: 'paces', steps: 'single steps', minutes: 'minutes' },
   taps: {
     paces: { one: '1 pace', ten: '10 paces' },
     steps: { one: '1 step', ten: '10 steps' },
     hundred: '100 m',
   },
 } as const;
-
-export const DEVICE_FAULTS: Readonly<Record<DeviceFault, string>> = {
-  absent: 'This device has no such sensor, or the browser has no access to it.',
-  refused: 'The browser may not use the sensor: allow it in the browser’s settings.',
-  'no-answer': 'The sensor does not answer.',
-};

@@ -9,6 +9,8 @@ import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from './dialogs/dialog';
 import { OutingDialogs } from './dialogs/dialogs';
+import { useKeypad } from './entry/use-keypad';
+import { useKeypadOpen } from './entry/use-keypad-open';
 import { LogSection } from './log/log-section';
 import { useRows } from './log/use-rows';
 import { OutingHeader } from './outing-header';
@@ -49,6 +51,7 @@ const useKeyActions = (
   step: (kind: 'undo' | 'redo') => unknown,
   setDialog: (dialog: Dialog) => void,
   setSought: (words: string) => void,
+  setKeypad: (open: boolean) => void,
 ) =>
   useMemo<KeyActions>(
     () => ({
@@ -56,11 +59,20 @@ const useKeyActions = (
       palette: () => setDialog('palette'),
       find: () => setSought(''),
       shortcuts: () => setDialog('shortcuts'),
-      keypad: () => setDialog('keypad'),
+      keypad: () => setKeypad(true),
       counter: () => location.assign(viewUrl('counter', id)),
     }),
-    [id, step, setDialog, setSought],
+    [id, step, setDialog, setSought, setKeypad],
   );
+
+/** The keypad while it is open, and the leg that it or the entry line would log. */
+function usePreview({ editing, found, saveLine }: OutingViewState, solution: Solution) {
+  const [isOpen, setKeypad] = useKeypadOpen();
+  const keypad = useKeypad(solution, saveLine);
+  const typed = found.kind === 'entry' ? found.preview : null;
+  const preview = editing ? null : isOpen ? keypad.preview : typed;
+  return { keypad: isOpen ? keypad : null, setKeypad, preview };
+}
 
 /** Log on the left, sketch on the right, the way home across the foot. */
 export function OutingView({ open, outing, solution }: Props) {
@@ -69,13 +81,13 @@ export function OutingView({ open, outing, solution }: Props) {
   const [dialog, setDialog] = useState<Dialog>(null);
   const [pane, setPane] = useState<Pane>('log');
   const [ends, setEnds] = useEnds(solution);
-  const { selected, setSelected, found, editing, step } = view;
+  const { keypad, setKeypad, preview } = usePreview(view, solution);
+  const { selected, setSelected, step } = view;
   const name = visibleText(outing.name) || WORDS.untitled;
   useTitle(name);
-  const keys = useKeyActions(outing.id, step, setDialog, list.setSought);
+  const keys = useKeyActions(outing.id, step, setDialog, list.setSought, setKeypad);
   useKeys(keys, view.text === '');
   const leg = selected === null ? null : solution.legs.atEntry(selected);
-  const preview = !editing && found.kind === 'entry' ? found.preview : null;
   const shared = { solution, view, setDialog, setEnds };
   return (
     <div className={styles.outing}>
@@ -91,7 +103,7 @@ export function OutingView({ open, outing, solution }: Props) {
       <main className={styles.main}>
         <PaneTabs pane={pane} onPane={setPane} />
         <div className={styles.panes} data-pane={pane}>
-          <LogSection {...shared} list={list} leg={leg} />
+          <LogSection {...shared} list={list} leg={leg} keypad={keypad} onKeypad={setKeypad} />
           <section id="pane-sketch" className={styles.sketchPane} aria-label={WORDS.sketch}>
             <SketchPane
               solution={solution}

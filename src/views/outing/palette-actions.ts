@@ -12,7 +12,7 @@ export const paletteActions = (
   keys: KeyActions,
 ): PaletteAction[] => [
   ...LINE_FORMS.map((form) => ({ name: form.title, act: () => open(form) })),
-  { name: `${WORDS.keypad}: dial and number keys`, keys: 'D', act: () => open('keypad') },
+  { name: `${WORDS.keypad}: dial and number keys`, keys: 'D', act: keys.keypad },
   { name: `${WORDS.form}: a leg in fields`, act: () => open('form') },
   { name: WORDS.pasteAbout, act: () => open({ pasted: '' }) },
   { name: WORDS.find, keys: '/', act: keys.find },

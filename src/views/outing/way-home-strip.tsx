@@ -1,14 +1,16 @@
 'use client';
 import { HomeOutlined, SwapOutlined } from '@ant-design/icons';
+import { useState } from 'react';
 import { compassPointWords, NORTH_WORDS } from '@/core/entries/describe';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
 import { roundUpToFive } from '@/core/navigation/rounding';
-import { isThere, way, type Way } from '@/core/navigation/ways/way';
+import { isThere, way, wayHome, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { threeDigits } from '@/core/units/angle';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { metresText } from '@/views/shared/words/words';
+import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
+import { viewTitle, viewUrl } from '@/views/views';
 import styles from './way-home-strip.module.css';
 import { WORDS } from './words';
 
@@ -36,12 +38,17 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
   const bearing = threeDigits(degrees);
   return (
     <section className={styles.strip} aria-label={WORDS.home.label}>
-      <p className={preview ? `${styles.bearing} ${styles.preview}` : styles.bearing}>
+      <a
+        href={viewUrl('home-now', solution.outing.id)}
+        className={preview ? `${styles.bearing} ${styles.preview}` : styles.bearing}
+        title={WORDS.home.nowAbout}
+      >
         <span className={styles.figure} data-testid="home-bearing">
           {there ? '—' : bearing}
         </span>
         {!there && <span className={styles.north}>{NORTH_WORDS[north]}</span>}
-      </p>
+      </a>
+      <Announced solution={solution} />
       <div className={styles.words}>
         {ends && (
           <p className={styles.between}>
@@ -56,6 +63,9 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
         {!preview && !there && <HowSure solution={solution} from={from} to={to} />}
       </div>
       <div className={styles.actions}>
+        <a className={styles.now} href={viewUrl('home-now', solution.outing.id)}>
+          {viewTitle('home-now')}
+        </a>
         {ends && (
           <ToolButton
             icon={HomeOutlined}
@@ -64,15 +74,34 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
           />
         )}
         {solution.legs.count > 0 && (
-          <ToolButton
-            icon={SwapOutlined}
-            label={WORDS.home.choose}
-            about={WORDS.home.chooseAbout}
-            onClick={onChoose}
-          />
+          <span className={styles.other}>
+            <ToolButton
+              icon={SwapOutlined}
+              label={WORDS.home.choose}
+              about={WORDS.home.chooseAbout}
+              onClick={onChoose}
+            />
+          </span>
         )}
       </div>
     </section>
+  );
+}
+
+/** Says the new way home to a screen reader whenever the log has changed. */
+function Announced({ solution }: { solution: Solution }) {
+  const [first] = useState(solution);
+  const straight = wayHome(solution);
+  const { degrees } = shownBearing(straight.bearing, northShown(solution));
+  const words = [
+    WORDS.home.label,
+    ...(isThere(straight) ? [] : [WORDS.home.set(threeDigits(degrees))]),
+    walkWords(straight, stationName(solution, 0)),
+  ];
+  return (
+    <p className="visually-hidden" role="status" data-testid="announced">
+      {solution === first ? '' : words.join(' ')}
+    </p>
   );
 }
 
@@ -88,8 +117,8 @@ function HowSure({ solution, from, to }: { solution: Solution; from: number; to:
   const { semiMajorMetres } = positionErrorEllipse(solution, from, to);
   return (
     <p className={styles.sure}>
-      {WORDS.home.within(roundUpToFive(semiMajorMetres), stationName(solution, to))}{' '}
-      <span className={styles.caution}>{WORDS.home.caution}</span>
+      {SHARED_WORDS.within(roundUpToFive(semiMajorMetres), stationName(solution, to))}
+      <span className={styles.means}>{WORDS.home.means}</span>. {WORDS.home.caution}
     </p>
   );
 }

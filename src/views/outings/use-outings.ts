@@ -7,6 +7,7 @@ import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { addOuting, markOuting, storedOutings, type StoredOuting } from '@/store/outings';
+import { forgetLastHome } from '@/store/last-home';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
 import { ownPaces } from '@/views/shared/data/own-paces';
@@ -57,7 +58,10 @@ async function startOuting(name: string, day: string): Promise<string> {
   return id;
 }
 
-const remove = (id: string) => markOuting(browserDatabase(), id, 'discard', new Date());
+const remove = async (id: string) => {
+  await markOuting(browserDatabase(), id, 'discard', new Date());
+  forgetLastHome(id);
+};
 const restore = (id: string) => markOuting(browserDatabase(), id, 'recover', new Date());
 
 /** All outings, live across tabs, and what can be done; an action resolves when it is durable. */

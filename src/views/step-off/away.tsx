@@ -1,20 +1,18 @@
 'use client';
 import { Button } from 'antd';
 import dayjs from 'dayjs';
-import { useEffect, useState } from 'react';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import type { Outing } from '@/core/model/outing';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { backBearing, threeDigits } from '@/core/units/angle';
 import { STORE_MESSAGES } from '@/ui/store-messages';
+import { useClock } from '@/views/shared/data/use-clock';
 import { useOuting } from '@/views/shared/data/use-outing';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
 import { WORDS } from './words';
-
-const CLOCK_EVERY_MS = 10_000;
 
 /** While away: the way back as large as the screen allows, and how long it has been. */
 export function Away({ id }: { id: string }) {
@@ -29,11 +27,7 @@ export function Away({ id }: { id: string }) {
 
 /** Minutes since a step-off of this day at a time; 0 where that is not known. */
 function useMinutesSince(outing: Outing, time: string | undefined): number {
-  const [now, setNow] = useState(() => dayjs());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(dayjs()), CLOCK_EVERY_MS);
-    return () => clearInterval(timer);
-  }, []);
+  const now = dayjs(useClock(1));
   if (!outing.date || time === undefined) return 0;
   return Math.max(0, now.diff(dayjs(`${outing.date.day}T${time}`), 'minute'));
 }
@@ -43,7 +37,8 @@ function WayBack({ outing }: { outing: Outing }) {
   const landmark = outing.entries.findLast((entry) => entry.kind === 'landmark');
   const minutes = useMinutesSince(outing, out?.time);
   if (!out) return <PlainPage words={WORDS.missing} />;
-  const back = threeDigits(backBearing(bearingDegrees(out.bearing)));
+  const outward = bearingDegrees(out.bearing);
+  const back = threeDigits(backBearing(outward));
   return (
     <ViewPage view="step-off" about={outing.name} back={BACK_TO_OUTINGS} width="narrow" plain>
       <section className={styles.away} aria-label={WORDS.back}>
@@ -52,6 +47,9 @@ function WayBack({ outing }: { outing: Outing }) {
         </p>
         <p className={styles.north}>{NORTH_WORDS[out.bearing.north]}</p>
         <p className={styles.set}>{WORDS.setBack(back)}</p>
+        <p className={styles.outward} data-testid="way-out">
+          {WORDS.out(threeDigits(outward))}
+        </p>
         <p role="status" className={styles.set}>
           {minutes === 0 ? WORDS.justNow : WORDS.away(minutes)}
         </p>

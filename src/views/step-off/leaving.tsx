@@ -4,7 +4,7 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { EntryOf } from '@/core/entries/entry';
 import { blankOuting, type Outing } from '@/core/model/outing';
-import { threeDigits } from '@/core/units/angle';
+import { bearingDigits, threeDigits } from '@/core/units/angle';
 import type { Degrees } from '@/core/units/units';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { addOuting } from '@/store/outings';
@@ -41,13 +41,23 @@ async function stepOffOuting(bearing: Degrees, place: string): Promise<Outing> {
   };
 }
 
+/** Degrees as they are typed: three digits at most, 0 to 360; null for anything else. */
+function wholeBearing(text: string): Degrees | null {
+  const degrees = Number(text);
+  return /^\d{1,3}$/.test(text.trim()) && degrees <= 360 ? degrees % 360 : null;
+}
+
 /** Before: which way, and what to look for on the way back. */
 export function Leaving() {
-  const [bearing, setBearing] = useState(0);
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState(false);
   const [place, setPlace] = useState('');
   const [fault, setFault] = useState<StoreFault | null>(null);
   const [leaving, setLeaving] = useState(false);
+  const bearing = wholeBearing(text);
   const [go, busy] = useOnce(async () => {
+    setAsked(true);
+    if (bearing === null) return;
     try {
       const outing = await stepOffOuting(bearing, place);
       await addOuting(browserDatabase(), outing, new Date());
@@ -62,7 +72,7 @@ export function Leaving() {
   return (
     <ViewPage view="step-off" back={BACK_TO_OUTINGS} width="narrow" plain>
       <p>{WORDS.bearing}</p>
-      <Dial label={WORDS.dial} degrees={bearing} onTurn={setBearing} />
+      <BearingOut text={text} onText={setText} isAsked={asked && bearing === null} />
       <label htmlFor="place">{WORDS.place}</label>
       <Input
         id="place"
@@ -73,9 +83,44 @@ export function Leaving() {
       />
       {fault && <p role="alert">{STORE_MESSAGES[fault]}</p>}
       <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
-        {WORDS.go(threeDigits(bearing))}
+        {WORDS.go(bearing === null ? null : threeDigits(bearing))}
       </Button>
       <p className={styles.soft}>{WORDS.caution}</p>
     </ViewPage>
   );
 }
+
+interface BearingProps {
+  text: string;
+  onText: (text: string) => void;
+  /** True once someone wanted to go without one. */
+  isAsked: boolean;
+}
+
+/** The bearing out, typed or turned. */
+const BearingOut = ({ text, onText, isAsked }: BearingProps) => (
+  <>
+    <div className={styles.out}>
+      <label htmlFor="bearing">{WORDS.dial}</label>
+      <Input
+        id="bearing"
+        className={styles.typed}
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={3}
+      />
+    </div>
+    {isAsked && (
+      <p role="alert" className={styles.ask}>
+        {WORDS.ask}
+      </p>
+    )}
+    <Dial
+      label={WORDS.turn}
+      degrees={wholeBearing(text) ?? 0}
+      onTurn={(degrees) => onText(bearingDigits(degrees))}
+    />
+  </>
+);

@@ -2,11 +2,14 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the step-off. */
 export const WORDS = {
-  bearing: 'Which way are you going? Turn the dial to the bearing on your compass.',
+  bearing: 'Which way are you going? Turn the dial to the bearing on your compass, or type it.',
   dial: 'Bearing out',
   place: 'What does this place look like? How will you know it?',
   placeHint: 'Cairn on the left of the path, dead birch',
-  go: (bearing: string) => `Go: ${bearing}`,
+  turn: 'Dial for the bearing out',
+  ask: 'Which bearing? Without it there is no way back: read it off your compass first.',
+  go: (bearing: string | null) => (bearing === null ? 'Go' : `Go: ${bearing}`),
+  out: (bearing: string) => `Out ${bearing}`,
   caution:
     'For a short way off a path or shore. Keep to the bearing out; the way back is its back ' +
     'bearing, 180° round. Do not go out of hearing in fog.',

@@ -4,10 +4,11 @@ import { passedFeatures } from '@/core/navigation/ways/passed-features';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { threeDigits } from '@/core/units/angle';
 import { Section } from '@/views/shared/page/view-page';
+import { passedWords } from '@/views/shared/ways/passed-words';
 import { metresText } from '@/views/shared/words/words';
 import type { Walk } from './use-walk';
 import styles from './walk.module.css';
-import { passedWords, WORDS } from './words';
+import { WORDS } from './words';
 
 /** The bearing to follow on the stretch that is walked now, and how far. */
 export function Follow({ walk: { stage, follow } }: { walk: Walk }) {

@@ -13,13 +13,13 @@ import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { threeDigits } from '@/core/units/angle';
 import { boundsOf, ORIGIN, type PlanePoint } from '@/core/units/plane';
-import type { Degrees, Metres } from '@/core/units/units';
+import type { Degrees } from '@/core/units/units';
 import { NumberField } from '@/views/shared/fields/number-field';
 import { useOnce } from '@/views/shared/data/use-once';
 import { Section } from '@/views/shared/page/view-page';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 import type { Address } from './use-address';
-import type { Walk } from './use-walk';
+import { told, type Walk } from './use-walk';
 import styles from './walk.module.css';
 import { WORDS } from './words';
 
@@ -56,7 +56,7 @@ export function Search(props: Props) {
   const { frame } = solution.places;
   const [walkedLeg] = useOnce(async ({ bearingDegrees, metres }: SearchLeg) => {
     const bearing = shownFrom(solution, bearingDegrees);
-    const logged = await walk.logLeg(bearing, Math.round(10 * counted(walk, metres)) / 10);
+    const logged = await walk.logLeg(bearing, told(metres, walk.unit, walk.means));
     if (logged) address.change({ walked: String(walked + 1) });
   });
   const next = legs[walked];
@@ -110,13 +110,6 @@ const shownFrom = (solution: Solution, degrees: Degrees) => {
   const each = fromEachNorth({ degrees, north: frame.north }, frame.norths);
   return shownBearing(each, northShown(solution));
 };
-
-/** Metres in the unit that the walk home is counted in. */
-function counted({ unit, means }: Walk, metres: Metres): number {
-  if (unit === 'paces') return metres / (means.paceMetres ?? 1);
-  if (unit === 'minutes') return (60 * metres) / 1000 / (means.kilometresPerHour ?? 1);
-  return metres;
-}
 
 interface NextProps {
   leg: SearchLeg;

@@ -5,10 +5,11 @@ import { shownBearing } from '@/core/north/norths';
 import { homeMeans, type HomeMeans } from '@/core/survey/home-means';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import type { Bearing } from '@/core/units/bearing';
+import type { Metres } from '@/core/units/units';
 import type { Outcome } from '@/store/outing-session';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { useOnce } from '@/views/shared/data/use-once';
-import { stageOf, stationsLeft } from './chosen-way';
+import { stageOf, stationsLeft } from '@/views/shared/ways/chosen-way';
 import type { Address } from './use-address';
 import { WORDS } from './words';
 
@@ -39,21 +40,17 @@ function legBy(
   };
 }
 
-/** The walk home by the chosen way: the bearing to follow, and what is logged on it. */
-export function useWalk(
-  solution: Solution,
-  run: (command: Command) => Promise<Outcome>,
-  address: Address,
-) {
-  const { end } = solution;
-  const [count, setCount] = useState('');
-  const [status, setStatus] = useState('');
-  const stage = stageOf(address.query, solution);
-  const follow = shownBearing(stage.bearing, northShown(solution));
-  const means = homeMeans(end);
-  const unit: Unit =
-    means.kilometresPerHour !== null ? 'minutes' : means.paceMetres === null ? 'metres' : 'paces';
+/** Metres as a count in the unit of the walk home, to a tenth. */
+export function told(metres: Metres, unit: Unit, means: HomeMeans): number {
+  const tenths = (value: number) => Math.round(10 * value) / 10;
+  if (unit === 'paces') return Math.round(metres / (means.paceMetres ?? 1));
+  if (unit === 'minutes') return tenths((60 * metres) / 1000 / (means.kilometresPerHour ?? 1));
+  return tenths(metres);
+}
 
+/** Logs lines, and keeps what is said of them. */
+function useLines(run: (command: Command) => Promise<Outcome>, means: HomeMeans, unit: Unit) {
+  const [status, setStatus] = useState('');
   /** Resolves to why the line was not logged, or null. */
   const save = async (entry: Entry): Promise<string | null> => {
     const failed = outcomeMessage(await run(addEntry(entry)));
@@ -66,6 +63,25 @@ export function useWalk(
     if (failed) setStatus(failed);
     return failed === null;
   };
+  return { status, setStatus, save, logLeg };
+}
+
+/** The walk home by the chosen way: the bearing to follow, and what is logged on it. */
+export function useWalk(
+  solution: Solution,
+  run: (command: Command) => Promise<Outcome>,
+  address: Address,
+) {
+  const { end } = solution;
+  const [count, setCount] = useState('');
+  const stage = stageOf(address.query, solution);
+  const follow = shownBearing(stage.bearing, northShown(solution));
+  const means = homeMeans(end);
+  const unit: Unit =
+    means.kilometresPerHour !== null ? 'minutes' : means.paceMetres === null ? 'metres' : 'paces';
+
+  const lines = useLines(run, means, unit);
+  const { setStatus, save, logLeg } = lines;
   const wanted = () => {
     const value = Number(count);
     const good = count.trim() !== '' && value > 0 && value <= MOST_METRES;
@@ -74,31 +90,33 @@ export function useWalk(
   };
   /** Logs what was walked on the bearing, and goes on to what follows where it ends. */
   const [logStretch] = useOnce(async (ending: End) => {
-    const value = wanted();
-    if (value === null) return;
     const { target } = stage;
     const to = ending === 'station' && target !== null ? stationName(solution, target) : undefined;
-    if (!(await logLeg(follow, value, to))) return;
-    setCount('');
+    const isUncounted = count.trim() === '' && ending !== 'on-the-way';
+    if (isUncounted) {
+      // No figure was read, so none is written: the log says where one is, and does not close.
+      const failed = to === undefined ? null : await save({ kind: 'from', station: to });
+      if (failed !== null) return setStatus(failed);
+      setStatus(WORDS.uncounted);
+    } else {
+      const value = wanted();
+      if (value === null || !(await logLeg(follow, value, to))) return;
+      setCount('');
+    }
     if (ending === 'line') address.change({ line: null, side: null, met: stage.met });
     if (ending === 'station') {
       const left = stationsLeft(address.query, solution).filter((each) => each !== target);
       address.change({ via: left.length > 0 ? left.join(',') : null, met: null });
     }
   });
-  return {
-    stage,
-    follow,
-    unit,
-    means,
-    count,
-    setCount,
-    status,
-    setStatus,
-    save,
-    logLeg,
-    logStretch,
-  };
+  /** Logs the stretch as it was told, where someone walked it all and does not see its end. */
+  const [logAsTold] = useOnce(async (): Promise<boolean> => {
+    const value = count.trim() === '' ? told(stage.distanceMetres, unit, means) : wanted();
+    if (value === null || !(await logLeg(follow, value))) return false;
+    setCount('');
+    return true;
+  });
+  return { stage, follow, unit, means, count, setCount, ...lines, logStretch, logAsTold };
 }
 
 export type Walk = ReturnType<typeof useWalk>;

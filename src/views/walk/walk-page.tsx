@@ -81,13 +81,24 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
   const { stage, follow, unit, count, setCount, setStatus, logStretch } = walk;
   const { id } = solution.outing;
   const toFollow = `${bearingDigits(follow.degrees)}${NORTH_LETTERS[follow.north]}`;
+  const toCount = {
+    follow: toFollow,
+    metres: stage.distanceMetres.toFixed(1),
+    to: stage.toLine ? WORDS.theLine : stage.name,
+  };
   /** A search begins where the walk is done: further off, home can't be in sight yet. */
-  const search = () => {
+  const search = async () => {
     const left = wayHome(solution).distanceMetres;
     const within = positionErrorEllipse(solution, solution.current, 0).semiMajorMetres;
     const isDone = stage.along !== null || left <= within;
-    if (!isDone) return setStatus(WORDS.notDone(metresText(left), stationName(solution, 0)));
-    address.change({ search: String(solution.current), pattern: 'square', walked: '0' });
+    const begin = (from: number) =>
+      address.change({ search: String(from), pattern: 'square', walked: '0', via: null });
+    if (isDone) return begin(solution.current);
+    if (stage.target !== 0) {
+      return setStatus(WORDS.notDone(metresText(left), stationName(solution, 0)));
+    }
+    // The leg that is logged now makes the station where the search begins.
+    if (await walk.logAsTold()) begin(solution.legs.count + 1);
   };
   return (
     <>
@@ -100,16 +111,20 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
         autoComplete="off"
       />
       <div className={styles.actions}>
-        <Button onClick={() => logStretch('on-the-way')}>{WORDS.log}</Button>
-        <Button type="primary" onClick={() => logStretch(stage.toLine ? 'line' : 'station')}>
+        <Button
+          type="primary"
+          className={styles.there}
+          onClick={() => logStretch(stage.toLine ? 'line' : 'station')}
+        >
           {stage.toLine ? WORDS.atLine : WORDS.there}
         </Button>
-        <Button href={viewUrl('counter', id, { follow: toFollow })}>{WORDS.count}</Button>
+        <Button onClick={() => logStretch('on-the-way')}>{WORDS.log}</Button>
+        <Button href={viewUrl('counter', id, toCount)}>{WORDS.count}</Button>
         <Button disabled={solution.legs.count === 0} onClick={onBox}>
           {WORDS.box}
         </Button>
         <Button href={viewUrl('outing', id)}>{WORDS.otherLeg}</Button>
-        <Button onClick={search}>{WORDS.search}</Button>
+        <Button onClick={() => void search()}>{WORDS.search}</Button>
       </div>
     </>
   );

@@ -1,5 +1,4 @@
 import { plural } from '@/core/entries/describe';
-import type { PassedFeature } from '@/core/navigation/ways/passed-features';
 import type { Metres } from '@/core/units/units';
 
 const paces = (count: number) => plural(Math.round(count), 'pace', 'paces');
@@ -24,7 +23,7 @@ export const WORDS = {
     `By the log it is still ${metres} to ${place}: walk and log that first, then search.`,
   passes: 'On the way you should pass',
   nothing: 'Nothing in the log lies beside this line.',
-  walked: (unit: string) => `How many ${unit} did you walk on this bearing?`,
+  walked: (unit: string) => `How many ${unit} did you walk on this bearing, if you counted?`,
   number: 'Type a number above zero.',
   log: 'Log this stretch',
   count: 'Count paces',
@@ -32,6 +31,8 @@ export const WORDS = {
   otherLeg: 'Log another leg',
   there: 'I am there',
   search: 'I can’t see it',
+  theLine: 'the line',
+  uncounted: 'Noted. Without a count the log does not close: type one first, if you have it.',
   logged: (line: string) => `Logged: ${line}. The way home is updated.`,
   arrived: (place: string) => `You are at ${place}.`,
   closed: (metres: Metres, share: string) =>
@@ -60,23 +61,3 @@ export const WORDS = {
     'Look before each step: the line ignores cliffs and water. If the light goes or you are ' +
     'unsure, stop, stay put, and make yourself seen and heard.',
 } as const;
-
-/** Nearer than this to the line is on it. */
-const ON_LINE_METRES = 2;
-
-/** A feature logged on the way out, as it is passed on the way back. */
-export function passedWords(
-  { what, alongMetres, rightMetres }: PassedFeature,
-  paceMetres: Metres | null,
-): string {
-  const aside = Math.round(Math.abs(rightMetres));
-  const side =
-    aside < ON_LINE_METRES
-      ? 'on your line'
-      : `${aside} m to your ${rightMetres > 0 ? 'right' : 'left'}`;
-  const ahead =
-    paceMetres === null
-      ? `${Math.round(alongMetres)} m`
-      : `about ${paces(alongMetres / paceMetres)}`;
-  return `${what}, ${side}, in ${ahead}`;
-}

@@ -7,12 +7,12 @@ import { roundUpToFive } from '@/core/navigation/rounding';
 import { contributions, sharesOf } from '@/core/navigation/uncertainty-sources';
 import { stationName, type Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
-import { NumberField } from '@/views/shared/fields/number-field';
 import { Section } from '@/views/shared/page/view-page';
+import { chanceWords } from '@/views/shared/ways/words';
 import { viewUrl } from '@/views/views';
 import { improvementWords, sourceWords } from './source-words';
 import styles from './way-home.module.css';
-import { chanceWords, WORDS } from './words';
+import { WORDS } from './words';
 
 const MOST_SHOWN = 6;
 /** A source with less than this share is not worth a line. */
@@ -22,11 +22,10 @@ const MOST_IMPROVEMENTS = 3;
 interface Props {
   solution: Solution;
   sight: Metres;
-  onSight: (metres: Metres) => void;
 }
 
 /** How far off the straight way may end, and how likely home is then in sight. */
-export function HowSure({ solution, sight, onSight }: Props) {
+export function HowSure({ solution, sight }: Props) {
   const { current, places } = solution;
   const error = positionError(solution, current, 0);
   return (
@@ -35,14 +34,6 @@ export function HowSure({ solution, sight, onSight }: Props) {
         {WORDS.within(roundUpToFive(within95(error)), stationName(solution, 0))}.{' '}
         {WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
       </p>
-      <NumberField
-        id="sight"
-        label={WORDS.sightRange}
-        value={sight}
-        least={1}
-        most={5000}
-        onChange={onSight}
-      />
       {places.frame.north === 'true' && (
         <p className={styles.soft}>
           {WORDS.onMap(roundUpToFive(placeOnMap(solution, current).semiMajorMetres))}

@@ -10,8 +10,9 @@ import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Solution } from '@/core/survey/solution';
 import { azimuthOf } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
+import { WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './way-home.module.css';
-import { WAY_NAMES, WORDS } from './words';
+import { WORDS } from './words';
 
 const SEED = 20_260_814;
 const TRIALS = 1_000_000;

@@ -3,8 +3,9 @@ import { roundUpToFive } from '@/core/navigation/rounding';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
+import { alongWords, chanceWords, stretchWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './way-home.module.css';
-import { alongWords, chanceWords, stretchWords, WAY_NAMES, WORDS } from './words';
+import { WORDS } from './words';
 
 /** Of many stretches, the first few are written out and the rest counted. */
 const MOST_SHOWN = 4;

@@ -1,18 +1,19 @@
 'use client';
-import { useState } from 'react';
 import type { Command } from '@/core/edit/command';
 import { isThere, wayHome } from '@/core/navigation/ways/way';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { backToLog, ViewPage } from '@/views/shared/page/view-page';
-import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 import type { Outcome } from '@/store/outing-session';
+import { backToLog, ViewPage } from '@/views/shared/page/view-page';
+import { HomeAnswer } from '@/views/shared/ways/home-answer';
+import { useWayChoices } from '@/views/shared/ways/way-choices';
+import { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import { HomeMeansChoice } from './home-means';
 import { HowSure } from './how-sure';
 import { Message } from './message';
+import { MillionWalks } from './million-walks';
 import { SimulatedWalks } from './simulated-walks';
-import { useAiming } from './use-aiming';
 import styles from './way-home.module.css';
-import { Ways } from './ways';
+import { useChosenWay, Ways } from './ways';
 import { WORDS } from './words';
 
 interface Props {
@@ -20,27 +21,48 @@ interface Props {
   run: (command: Command) => Promise<Outcome>;
 }
 
-/** How sure the way home is, the ways compared, and the words to send. */
+/** The answer first, then the ways to choose from, then why, and the words to send. */
 export function WayHomePage({ solution, run }: Props) {
   const { outing } = solution;
-  const [sight, setSight] = useState(USUAL_SIGHT_METRES);
-  const aiming = useAiming(solution);
+  const isHome = isThere(wayHome(solution));
   return (
     <ViewPage view="way-home" about={outing.name} back={backToLog(outing)}>
-      {isThere(wayHome(solution)) ? (
+      {isHome ? (
         <h2>{WORDS.atHome(stationName(solution, 0))}</h2>
       ) : (
-        <>
-          <div className={styles.columns}>
-            <HowSure solution={solution} sight={sight} onSight={setSight} />
-            <SimulatedWalks solution={solution} sight={sight} />
-          </div>
-          <HomeMeansChoice solution={solution} run={run} />
-          <Ways solution={solution} sight={sight} aiming={aiming} />
-        </>
+        <NotHome solution={solution} run={run} />
       )}
       <Message solution={solution} />
-      <p className={styles.caution}>{WORDS.caution}</p>
     </ViewPage>
+  );
+}
+
+function NotHome({ solution, run }: Props) {
+  const [choices, choose] = useWayChoices(solution.outing.id);
+  const weighed = useWeighedWays(solution, choices);
+  const [chosen, setChosen] = useChosenWay(weighed);
+  const [straight] = weighed.ways;
+  const { sight } = choices;
+  return (
+    <>
+      <HomeAnswer solution={solution} way={straight.way} />
+      <p className={styles.caution}>{WORDS.caution}</p>
+      <Ways
+        solution={solution}
+        choices={choices}
+        onChoose={choose}
+        weighed={weighed}
+        chosen={chosen}
+        onWay={setChosen}
+      />
+      <HomeMeansChoice solution={solution} run={run} />
+      <div className={styles.columns}>
+        <HowSure solution={solution} sight={sight} />
+        <div>
+          <SimulatedWalks solution={solution} sight={sight} />
+          <MillionWalks solution={solution} sight={sight} straight={straight.way} chosen={chosen} />
+        </div>
+      </div>
+    </>
   );
 }

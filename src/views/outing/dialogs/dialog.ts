@@ -8,7 +8,6 @@ interface PastedLines {
 /** What is over the outing view: a dialog by its name, or the form of a kind of line. */
 export type Dialog =
   | 'form'
-  | 'keypad'
   | 'settings'
   | 'rename'
   | 'ends'

@@ -9,7 +9,6 @@ import type { Dialog } from './dialog';
 import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
 
-const Keypad = dynamic(() => import('../entry/keypad').then((it) => it.Keypad), { ssr: false });
 const LegForm = dynamic(() => import('../entry/leg-form').then((it) => it.LegForm), { ssr: false });
 const LineForm = dynamic(() => import('../entry/line-form').then((it) => it.LineForm), {
   ssr: false,
@@ -84,8 +83,7 @@ export function OutingDialogs(props: Props) {
   }
   switch (dialog) {
     case 'form':
-    case 'keypad':
-      return <LegDialog {...props} kind={dialog} onClose={close} />;
+      return <LegDialog {...props} onClose={close} />;
     case 'palette': {
       const actions = paletteActions(solution.outing.id, setDialog, keys);
       return <Palette title={WORDS.more} actions={actions} onClose={close} />;
@@ -108,20 +106,13 @@ export function OutingDialogs(props: Props) {
   }
 }
 
-/** A leg by fields or by keys. */
-function LegDialog({
-  kind,
-  solution,
-  view,
-  onClose,
-}: Props & { kind: 'form' | 'keypad'; onClose: () => void }) {
+/** A leg by fields. */
+function LegDialog({ solution, view, onClose }: Props & { onClose: () => void }) {
   const { editing, found } = view;
   const save = (entry: Parameters<typeof view.saveEntry>[0]) => {
     onClose();
-    // The keys write a leg of their own: a line that is being typed stays.
-    void (kind === 'keypad' && !editing ? view.saveLine(entry) : view.saveEntry(entry));
+    void view.saveEntry(entry);
   };
-  if (kind === 'keypad') return <Keypad solution={solution} onSave={save} onClose={onClose} />;
   const typed = found.kind === 'entry' ? found.entry : undefined;
   const edited = editing?.how === 'replace' ? editing.seen : typed;
   const leg = isLeg(edited) ? edited : isLeg(typed) ? typed : null;

@@ -22,12 +22,13 @@ interface Props {
   /** What is being changed, when the line isn't a new one. */
   editing: string | null;
   onDialog: (dialog: Dialog) => void;
+  onKeypad: () => void;
 }
 
 type FoundFault = Extract<Interpretation, { kind: 'fault' }>;
 
 /** Where a line is typed as on paper; below it, how it is read, or what is wrong. */
-export function EntryLine({ counter, view, editing, onDialog }: Props) {
+export function EntryLine({ counter, view, editing, onDialog, onKeypad }: Props) {
   const { input, text, type, found, save, status } = view;
   const fault = found.kind === 'fault' ? found : null;
   const take = (line: string) => {
@@ -57,7 +58,7 @@ export function EntryLine({ counter, view, editing, onDialog }: Props) {
             icon={DashboardOutlined}
             label={WORDS.keypad}
             about={WORDS.keypadAbout}
-            onClick={() => onDialog('keypad')}
+            onClick={onKeypad}
           />
           <ToolButton
             icon={FormOutlined}

@@ -1,107 +1,160 @@
 'use client';
-import { Modal } from 'antd';
-import { useState } from 'react';
-import type { Entry } from '@/core/entries/entry';
-import { faultMessage } from '@/core/faults/messages';
-import { interpretLine } from '@/core/log-text/interpret';
-import { writeGround } from '@/core/readings/ground';
-import { generalPace } from '@/core/survey/log-state';
+import { useEffect, useState } from 'react';
 import type { Solution } from '@/core/survey/solution';
 import { Dial } from '@/ui/controls/dial';
 import { GroundChips } from '@/ui/controls/ground-chips';
 import { NumberPad } from '@/ui/controls/number-pad';
-import { interpretationWords } from '@/views/shared/words/entry-words';
+import { CompassAid } from '@/views/shared/devices/compass-aid';
 import { groundsOf } from '@/views/shared/words/grounds';
 import { WORDS } from '../words';
+import { PARTS, type Part, type Unit } from './keypad-draft';
 import styles from './keypad.module.css';
+import type { KeypadState } from './use-keypad';
+
+const UNIT_WORDS: Readonly<Record<Unit, string>> = { p: 'paces', s: 'steps', m: 'metres' };
+
+/** How the bearing is given: by keys, by a dial to turn, by the phone's compass. */
+const INPUTS = ['keys', 'dial', 'compass'] as const;
+type Input = (typeof INPUTS)[number];
 
 interface Props {
   solution: Solution;
-  onSave: (entry: Entry) => void;
+  pad: KeypadState;
+  /** What was said of the last line. */
+  status: string;
   onClose: () => void;
 }
 
-const PARTS = ['bearing', 'count'] as const;
-type Part = (typeof PARTS)[number];
-const MOST_DIGITS: Readonly<Record<Part, number>> = { bearing: 3, count: 5 };
-
-type Unit = 'p' | 'm';
-const UNIT_WORDS: Readonly<Record<Unit, string>> = { p: 'paces', m: 'metres' };
-const otherUnit = (unit: Unit): Unit => (unit === 'p' ? 'm' : 'p');
-
-/** The digits, unit and ground of the leg, and how they are read. */
-function useKeypad(solution: Solution) {
-  const [digits, setDigits] = useState({ bearing: '', count: '' });
-  const [unit, setUnit] = useState<Unit>(generalPace(solution.end) === null ? 'm' : 'p');
-  const [ground, setGround] = useState<string | undefined>(undefined);
-  const distance = digits.count === '' ? '' : digits.count + unit;
-  const line = [digits.bearing, distance, ground && writeGround(ground)].filter(Boolean).join(' ');
-  const found = interpretLine(line, solution);
-  const entry = found.kind === 'entry' && found.entry.kind === 'leg' ? found.entry : null;
-  const begun = digits.bearing !== '' && digits.count !== '';
-  const write = (part: Part, text: string) => setDigits({ ...digits, [part]: text });
-  const words = entry
-    ? interpretationWords(found)
-    : begun && found.kind === 'fault'
-      ? faultMessage(found.fault)
-      : '';
-  return { digits, write, unit, setUnit, ground, setGround, entry, words };
+/** Physical digits, Backspace, Enter and Escape do what the keys on the screen do. */
+function useDigitKeys({ press, erase, log }: KeypadState, onClose: () => void) {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const isField = event.target instanceof HTMLInputElement;
+      if (isField || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (document.querySelector('[role=dialog]')) return;
+      const isButton = event.target instanceof HTMLButtonElement;
+      if (/^\d$/.test(event.key)) press(event.key);
+      else if (event.key === 'Escape') onClose();
+      else if (event.key === 'Backspace') erase();
+      else if (event.key === 'Enter' && !isButton && !event.repeat) void log();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [press, erase, log, onClose]);
 }
 
-/** A leg without a keyboard: turn the dial or tap the bearing, tap the count, log it. */
-export function Keypad({ solution, onSave, onClose }: Props) {
-  const { digits, write, unit, setUnit, ground, setGround, entry, words } = useKeypad(solution);
-  const [part, setPart] = useState<Part>('bearing');
-  const otherPart = part === 'bearing' ? 'count' : 'bearing';
+/** A leg with one gloved thumb: three digits, the count, Log; then the next one. */
+export function Keypad({ solution, pad, status, onClose }: Props) {
+  const [input, setInput] = useState<Input>('keys');
+  const { draft, words, isWrong, leg } = pad;
+  const isBearing = draft.part === 'bearing';
+  useDigitKeys(pad, onClose);
   return (
-    <Modal
-      open
-      centered
-      title={WORDS.keypad}
-      okText={WORDS.save}
-      cancelText={WORDS.cancel}
-      okButtonProps={{ disabled: !entry }}
-      onOk={() => entry && onSave(entry)}
-      onCancel={onClose}
-    >
-      <div className={styles.pad}>
-        <div className={styles.parts} role="radiogroup" aria-label="What the keys write">
-          {PARTS.map((each) => (
-            <button
-              key={each}
-              type="button"
-              role="radio"
-              aria-checked={part === each}
-              className={styles.part}
-              onClick={() => setPart(each)}
-            >
-              <small>{each === 'bearing' ? 'Bearing' : UNIT_WORDS[unit]}</small>
-              <span data-testid={`keypad-${each}`}>{digits[each] || '–'}</span>
-            </button>
-          ))}
-          <button type="button" className={styles.unit} onClick={() => setUnit(otherUnit(unit))}>
-            in {UNIT_WORDS[otherUnit(unit)]}
-          </button>
-        </div>
-        {part === 'bearing' ? (
-          <Dial
-            label="Bearing"
-            degrees={Number(digits.bearing) % 360 || 0}
-            onTurn={(degrees) => write('bearing', String(degrees).padStart(3, '0'))}
+    <section className={styles.keypad} aria-label={WORDS.keypad} data-keypad>
+      <Parts pad={pad} />
+      {isBearing ? (
+        <Inputs input={input} onInput={setInput} onClose={onClose} />
+      ) : (
+        <div className={styles.grounds}>
+          <GroundChips
+            grounds={groundsOf(solution)}
+            chosen={draft.ground}
+            onChoose={pad.setGround}
           />
-        ) : (
-          <GroundChips grounds={groundsOf(solution)} chosen={ground} onChoose={setGround} />
-        )}
+        </div>
+      )}
+      {isBearing && input === 'dial' && (
+        <div className={styles.dial}>
+          <Dial
+            label={WORDS.keypadBearing}
+            degrees={Number(draft.bearing) % 360 || 0}
+            onTurn={pad.turn}
+            onTurned={() => pad.goTo('count')}
+          />
+        </div>
+      )}
+      {isBearing && input === 'compass' && (
+        <CompassAid onUse={(read) => pad.take(read.slice(0, 3))} />
+      )}
+      {(!isBearing || input === 'keys') && (
         <NumberPad
-          next={otherPart === 'count' ? 'Count' : 'Bearing'}
-          onDigit={(digit) => write(part, (digits[part] + digit).slice(-MOST_DIGITS[part]))}
-          onErase={() => write(part, digits[part].slice(0, -1))}
-          onNext={() => setPart(otherPart)}
+          next={isBearing ? WORDS.keypadCount : WORDS.keypadBearing}
+          onDigit={pad.press}
+          onErase={pad.erase}
+          onNext={() => pad.goTo(isBearing ? 'count' : 'bearing')}
         />
-        <p aria-live="polite" className={styles.reading}>
-          {words}
-        </p>
-      </div>
-    </Modal>
+      )}
+      <p
+        role="status"
+        className={isWrong ? `${styles.reading} ${styles.wrong}` : styles.reading}
+        data-testid="keypad-reading"
+      >
+        {words || status}
+      </p>
+      <button
+        type="button"
+        className={styles.log}
+        disabled={!leg || pad.isLogging}
+        onClick={() => void pad.log()}
+      >
+        {WORDS.keypadLog}
+      </button>
+    </section>
   );
 }
+
+/** The bearing and the count as they stand; a tap says which of them the keys write. */
+function Parts({ pad: { draft, goTo, nextUnit } }: { pad: KeypadState }) {
+  const names: Readonly<Record<Part, string>> = {
+    bearing: WORDS.keypadBearing,
+    count: UNIT_WORDS[draft.unit],
+  };
+  return (
+    <div className={styles.parts} role="radiogroup" aria-label={WORDS.keypadParts}>
+      {PARTS.map((part) => (
+        <button
+          key={part}
+          type="button"
+          role="radio"
+          aria-checked={draft.part === part}
+          className={styles.part}
+          onClick={() => goTo(part)}
+        >
+          <small>{names[part]}</small>
+          <span data-testid={`keypad-${part}`}>{draft[part] || '–'}</span>
+        </button>
+      ))}
+      <button type="button" className={styles.unit} onClick={nextUnit} title={WORDS.keypadUnit}>
+        <span className="visually-hidden">{WORDS.keypadUnit}: </span>
+        {UNIT_WORDS[draft.unit]}
+      </button>
+    </div>
+  );
+}
+
+interface InputsProps {
+  input: Input;
+  onInput: (input: Input) => void;
+  onClose: () => void;
+}
+
+const Inputs = ({ input, onInput, onClose }: InputsProps) => (
+  <div className={styles.inputs}>
+    {INPUTS.map((each) => (
+      <button
+        key={each}
+        type="button"
+        aria-pressed={input === each}
+        className={styles.input}
+        onClick={() => onInput(each)}
+      >
+        {WORDS.keypadInputs[each]}
+      </button>
+    ))}
+    <button type="button" className={styles.input} onClick={onClose}>
+      {WORDS.keypadClose}
+    </button>
+  </div>
+);

@@ -104,7 +104,7 @@ function Rows({ rows, selected, onSelect, onEdit, onStrike, onLegFrom }: Props) 
       role="listbox"
       tabIndex={0}
       aria-label={WORDS.log}
-      aria-activedescendant={selected === null ? undefined : `line-${selected}`}
+      aria-activedescendant={drawnRow(virtual, place, selected)}
       onKeyDown={onKeyDown}
     >
       <div className={styles.all} style={{ height: virtual.getTotalSize() }} role="presentation">
@@ -135,6 +135,10 @@ function Rows({ rows, selected, onSelect, onEdit, onStrike, onLegFrom }: Props) 
     </div>
   );
 }
+
+/** The id of the selected row; a row out of view isn't drawn, and there is nothing to point to. */
+const drawnRow = (virtual: Virtual, place: number, selected: number | null) =>
+  virtual.getVirtualItems().some(({ index }) => index === place) ? `line-${selected}` : undefined;
 
 type Virtual = ReturnType<typeof useVirtualizer<HTMLDivElement, Element>>;
 

@@ -1,8 +1,10 @@
+import dynamic from 'next/dynamic';
 import { useCallback } from 'react';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from '../dialogs/dialog';
 import { EntryLine } from '../entry/entry-line';
+import type { KeypadState } from '../entry/use-keypad';
 import styles from '../outing.module.css';
 import type { OutingViewState } from '../use-outing-view';
 import type { WayEnds } from '../way-home-strip';
@@ -14,6 +16,8 @@ import { LogPane } from './log-pane';
 import { struckCount } from './log-rows';
 import type { RowsState } from './use-rows';
 
+const Keypad = dynamic(() => import('../entry/keypad').then((it) => it.Keypad), { ssr: false });
+
 interface Props {
   solution: Solution;
   view: OutingViewState;
@@ -22,6 +26,9 @@ interface Props {
   leg: SolvedLeg | null;
   setDialog: (dialog: Dialog) => void;
   setEnds: (ends: WayEnds) => void;
+  /** The keypad in place of the entry line; null while it is closed. */
+  keypad: KeypadState | null;
+  onKeypad: (open: boolean) => void;
 }
 
 /** Lets the next leg leave from the station at the end of a leg. */
@@ -35,7 +42,8 @@ const useLegFrom = (solution: Solution, saveLine: OutingViewState['saveLine']) =
   );
 
 /** The log with what is said about it, the tools of the selected line, and the entry line. */
-export function LogSection({ solution, view, list, leg, setDialog, setEnds }: Props) {
+export function LogSection(props: Props) {
+  const { solution, view, list, leg, setDialog, setEnds } = props;
   const { outing } = solution;
   const { selected, setSelected, editing } = view;
   const entry = selected === null ? undefined : outing.entries[selected];
@@ -81,12 +89,31 @@ export function LogSection({ solution, view, list, leg, setDialog, setEnds }: Pr
           onReversed={() => setDialog('reversed')}
         />
       )}
-      <EntryLine
-        counter={viewUrl('counter', outing.id)}
-        view={view}
-        editing={editing && editingWords(editing.how, leg?.number ?? 0)}
-        onDialog={setDialog}
-      />
+      <EntryArea {...props} />
     </section>
+  );
+}
+
+/** Where lines are written: the entry line, or the keypad in its place. */
+function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad }: Props) {
+  const { editing } = view;
+  if (keypad && !editing) {
+    return (
+      <Keypad
+        solution={solution}
+        pad={keypad}
+        status={view.status}
+        onClose={() => onKeypad(false)}
+      />
+    );
+  }
+  return (
+    <EntryLine
+      counter={viewUrl('counter', solution.outing.id)}
+      view={view}
+      editing={editing && editingWords(editing.how, leg?.number ?? 0)}
+      onDialog={setDialog}
+      onKeypad={() => onKeypad(true)}
+    />
   );
 }

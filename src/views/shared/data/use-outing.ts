@@ -6,6 +6,7 @@ import { solve } from '@/core/survey/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/views/shared/data/browser-store';
 import { loadEarthModels, useEarthModels } from '@/views/shared/data/use-earth-models';
+import { useLastHome } from './use-last-home';
 
 const LOADING: SessionState = { status: 'loading' };
 
@@ -22,6 +23,7 @@ export function useOuting(id: string) {
   const outing = state?.outing ?? null;
   const models = useEarthModels(outing !== null && canUseEarthModels(outing));
   const solved = useMemo(() => (outing ? solve(outing, models) : null), [outing, models]);
+  useLastHome(solved?.ok ? solved.value : null);
   return useMemo(
     () => ({
       session: status,

@@ -6,11 +6,14 @@ import { STORE_MESSAGES } from '@/ui/store-messages';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 import { useOuting, type OpenOuting } from './use-outing';
 
-/** The outing of the address, solved; or the message on why it can't be shown. */
-export function useNamedSolution():
+/** The outing of the address (or another), solved; or the message on why it can't be shown. */
+export function useNamedSolution(
+  id?: string,
+):
   | { readonly solution: Solution; readonly open: OpenOuting }
   | { readonly words: string; readonly alert: boolean } {
-  const open = useOuting(useSearchParams().get('id') ?? '');
+  const named = useSearchParams().get('id') ?? '';
+  const open = useOuting(id ?? named);
   const { session, solved } = open;
   if (session.status === 'missing') return { words: SHARED_WORDS.missing, alert: false };
   if (session.status === 'unavailable') {

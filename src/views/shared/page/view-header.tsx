@@ -1,10 +1,13 @@
 import { visibleText } from '@/core/units/visible';
 import { CairnMark } from '@/ui/cairn-mark';
+import { viewTitle, viewUrl } from '@/views/views';
 import styles from './view-header.module.css';
 
 export interface Back {
   readonly href: string;
   readonly words: string;
+  /** The outing that the view is about: its way home is one tap away. */
+  readonly outing?: string;
 }
 
 interface Props {
@@ -24,6 +27,11 @@ export function ViewHeader({ title, about, back }: Props) {
       </a>
       <h1 className={styles.title}>{title}</h1>
       {about && <span className={styles.about}>{visibleText(about)}</span>}
+      {back.outing !== undefined && (
+        <a href={viewUrl('home-now', back.outing)} className={styles.home}>
+          {viewTitle('home-now')}
+        </a>
+      )}
       <a href={back.href} className={styles.back}>
         {back.words}
       </a>

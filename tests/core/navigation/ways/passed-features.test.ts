@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { passedFeatures } from '@/core/navigation/ways/passed-features';
-import { passedWords } from '@/views/walk/words';
+import { passedWords } from '@/views/shared/ways/passed-words';
 import { solvedLog } from '../../../support/outings';
 
 describe('what is passed on the way home', () => {

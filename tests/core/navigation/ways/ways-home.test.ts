@@ -17,7 +17,7 @@ import {
   viaStation,
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
-import { aimOffWords, chanceWords, recommendationWords } from '@/views/way-home/words';
+import { aimOffWords, chanceWords, recommendationWords } from '@/views/shared/ways/words';
 import { solvedLog } from '../../../support/outings';
 
 const { solution } = solvedLog(

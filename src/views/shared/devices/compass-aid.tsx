@@ -4,8 +4,8 @@ import { useEffect, useState } from 'react';
 import { bearingDigits, circularMean, threeDigits } from '@/core/units/angle';
 import { headingDevice } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
-import styles from './counter.module.css';
-import { DEVICE_FAULTS, WORDS } from './words';
+import styles from './compass-aid.module.css';
+import { COMPASS_WORDS, DEVICE_FAULTS } from './words';
 
 /** Readings that are averaged: about a second of them. */
 const AVERAGED = 10;
@@ -31,11 +31,11 @@ export function CompassAid({ onUse }: { onUse: (bearing: string) => void }) {
   }, []);
   const mean = circularMean(readings);
   return (
-    <section className={styles.aid} aria-label={WORDS.compass}>
-      <p className={styles.soft}>{fault ? DEVICE_FAULTS[fault] : WORDS.compassCaution}</p>
+    <section className={styles.aid} aria-label={COMPASS_WORDS.label}>
+      <p className={styles.soft}>{fault ? DEVICE_FAULTS[fault] : COMPASS_WORDS.caution}</p>
       {mean !== null && (
         <Button onClick={() => onUse(`${bearingDigits(mean)}M`)}>
-          {WORDS.compassUse(threeDigits(mean))}
+          {COMPASS_WORDS.take(threeDigits(mean))}
         </Button>
       )}
     </section>

@@ -8,10 +8,12 @@ export interface Choices {
   readonly sound: boolean;
   readonly buzz: boolean;
   readonly counting: Counting;
+  /** The speed of a leg by the clock; null for the usual one. */
+  readonly kilometresPerHour: number | null;
 }
 
 const KEY = 'cairn-counter';
-const DEFAULTS: Choices = { sound: false, buzz: true, counting: 'paces' };
+const DEFAULTS: Choices = { sound: false, buzz: true, counting: 'paces', kilometresPerHour: null };
 
 const remembered = (): Choices => ({ ...DEFAULTS, ...(keptObject(KEY) as Partial<Choices>) });
 

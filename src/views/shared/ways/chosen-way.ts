@@ -7,19 +7,17 @@ import { homeMeans } from '@/core/survey/home-means';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { polar } from '@/core/units/plane';
 import type { Degrees, Metres } from '@/core/units/units';
+import type { WayChoices } from './way-choices';
 
-interface Fields {
-  readonly aiming: { readonly line: string; readonly side: 'left' | 'right' };
-  readonly via: number | null;
-}
+type Fields = Pick<WayChoices, 'line' | 'side' | 'via'>;
 
 /** What the address of the guided walk says of a chosen way. */
 export function walkQuery(
   { legs, current }: Solution,
   kind: WayHome['kind'],
-  { aiming, via }: Fields,
+  { line, side, via }: Fields,
 ): Record<string, string> {
-  if (kind === 'aim-off') return { line: aiming.line, side: aiming.side };
+  if (kind === 'aim-off') return { line, side };
   if (kind === 'via-station' && via !== null) return { via: String(via) };
   if (kind !== 'retrace') return {};
   const back = legs.pathTo(current).map(({ from }) => from);

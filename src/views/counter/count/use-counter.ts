@@ -1,0 +1,206 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { addEntries, type Command } from '@/core/edit/command';
+import { faultMessage } from '@/core/faults/messages';
+import type { Solution } from '@/core/survey/solution';
+import type { Metres } from '@/core/units/units';
+import { openBox, type Count, type CountLine } from '@/store/count';
+import type { Outcome } from '@/store/outing-session';
+import type { StoreFault } from '@/store/store-fault';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { exclusively } from '@/views/shared/data/exclusively';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import { useOnce } from '@/views/shared/data/use-once';
+import { beep, buzz } from './feedback';
+import {
+  entriesOf,
+  lineOf,
+  metresSoFar,
+  usualSpeed,
+  type Counting,
+  type LegTexts,
+} from './leg-of-count';
+import { progressOf, signalBetween } from './progress';
+import { useChoices, type Choices } from './use-choices';
+import { useRunningClock } from './use-running-clock';
+import { WORDS } from '../words';
+
+export type TapCounts = 'one' | 'ten' | 'hundred';
+
+const HUNDRED_METRES = 100;
+
+export interface CounterProps {
+  solution: Solution;
+  count: Count;
+  /** The bearing to follow that the caller asks for, where the count has none of its own yet. */
+  follow: string;
+  /** How far to count, and to what, where the caller says so. */
+  wanted: { readonly metres: Metres; readonly name: string } | null;
+  /** Stores a tap; resolves to null when it is durable. */
+  add: (line: CountLine) => Promise<StoreFault | null>;
+  /** The number of the newest record of the count, of any tab. */
+  newest: () => Promise<number | null>;
+  run: (command: Command) => Promise<Outcome>;
+  undo: () => Promise<Outcome>;
+}
+
+/** Buzzes or beeps when a tap is stored: it answers what is durable, not the finger. */
+function useFeedback(solution: Solution, count: Count, metres: Metres | null, choices: Choices) {
+  const progress = progressOf(solution, count, metres);
+  const heard = useRef(progress);
+  useEffect(() => {
+    const signal = signalBetween(heard.current, progress);
+    heard.current = progress;
+    if (signal && choices.buzz) buzz(signal);
+    if (signal && choices.sound) beep(signal);
+  });
+}
+
+/** Stores records, and remembers why the last one was not stored. */
+function useWrite(add: CounterProps['add']) {
+  const [fault, setFault] = useState<string | null>(null);
+  const write = useCallback(
+    async (line: CountLine) => {
+      const wrong = await add(line);
+      setFault(wrong && `${WORDS.notSaved} ${STORE_MESSAGES[wrong]}`);
+    },
+    [add],
+  );
+  return { write, fault };
+}
+
+/** Sets the target that the address asks for, once, where nothing is counted yet. */
+function useWantedTarget({ wanted, count }: CounterProps, write: (line: CountLine) => unknown) {
+  const asked = useRef(false);
+  useEffect(() => {
+    if (asked.current || !wanted) return;
+    asked.current = true;
+    const query = new URLSearchParams(location.search);
+    query.delete('metres');
+    history.replaceState(history.state, '', `${location.pathname}?${query}`);
+    if (!count.target && count.paces === 0 && count.metres === 0) {
+      void write({ kind: 'target', ...wanted });
+    }
+  });
+}
+
+/** Logs a count as a leg, and takes it back. */
+function useLogging(
+  props: CounterProps,
+  entries: (texts: LegTexts) => ReturnType<typeof entriesOf>,
+  write: (line: CountLine) => Promise<void>,
+) {
+  const { solution, count, newest, run, undo } = props;
+  /** Resolves to why that failed, or null. */
+  const log = async (texts: LegTexts): Promise<string | null> => {
+    if (openBox(count)) return WORDS.boxFirst;
+    const made = entries(texts);
+    if (!made.ok) return faultMessage(made.fault);
+    return exclusively(`cairn-count-${solution.outing.id}`, async () => {
+      // Another tab may have logged the same count: then there is nothing left to log.
+      if ((await newest()) !== count.number) return WORDS.countedElsewhere;
+      const refused = outcomeMessage(await run(addEntries(made.value)));
+      if (refused === null) await write({ kind: 'end' });
+      return refused;
+    });
+  };
+  /** Takes the leg that was logged last out of the log, and goes on with its count. */
+  const takeBack = async (): Promise<string | null> => {
+    const refused = outcomeMessage(await undo());
+    if (refused === null) await write({ kind: 'resume' });
+    return refused;
+  };
+  return { log, takeBack };
+}
+
+/** The bearing that is followed: what is typed shows at once, and is stored after that. */
+function useFollowed({ count, follow: wanted }: CounterProps, write: (line: CountLine) => unknown) {
+  const [bearing, setBearing] = useState(count.bearing || wanted);
+  const follow = (next: string, ground: string | undefined) => {
+    setBearing(next);
+    void write({ kind: 'leg', bearing: next, ground });
+  };
+  return [bearing, follow] as const;
+}
+
+/** What a tap stands for, and what it writes; `forget` is told of each. */
+function useTaps(
+  counting: Counting,
+  write: (line: CountLine) => Promise<void>,
+  forget: () => void,
+) {
+  const [tapCounts, setTapCounts] = useState<TapCounts>('one');
+  const pace = counting === 'steps' ? 0.5 : 1;
+  const tap = useCallback(() => {
+    forget();
+    void write(
+      tapCounts === 'hundred'
+        ? { kind: 'metres', by: HUNDRED_METRES }
+        : { kind: 'paces', by: tapCounts === 'ten' ? 10 * pace : pace },
+    );
+  }, [write, forget, tapCounts, pace]);
+  const undo = useCallback(() => void write({ kind: 'undo' }), [write]);
+  const onPace = useCallback(() => void write({ kind: 'paces', by: 1 }), [write]);
+  return { tapCounts, setTapCounts, tap, undo, onPace };
+}
+
+/** The count in the hand: what a tap does, what is followed, and the leg that it makes. */
+export function useCounter(props: CounterProps) {
+  const { solution, count, add } = props;
+  const [status, setStatus] = useState('');
+  const [canTakeBack, setCanTakeBack] = useState(false);
+  const { write, fault } = useWrite(add);
+  const [choices, choose] = useChoices();
+  const { counting } = choices;
+  const forget = useCallback(() => {
+    setStatus('');
+    setCanTakeBack(false);
+  }, []);
+  const taps = useTaps(counting, write, forget);
+  const by = { counting, kilometresPerHour: choices.kilometresPerHour ?? usualSpeed(solution) };
+  const now = useRunningClock(count.runsSince !== null);
+  const [bearing, follow] = useFollowed(props, write);
+  const metres = metresSoFar(solution, count, by, now);
+  useFeedback(solution, count, metres, choices);
+  useWantedTarget(props, write);
+
+  const line = (texts: LegTexts) => lineOf(solution, count, by, texts, Date.now());
+  const { log, takeBack } = useLogging(
+    props,
+    (texts) => entriesOf(solution, count, by, line(texts)),
+    write,
+  );
+  const logged = async (texts: LegTexts): Promise<string | null> => {
+    const said = WORDS.logged(line(texts));
+    const failed = await log(texts);
+    setStatus(failed ?? said);
+    setCanTakeBack(failed === null);
+    return failed;
+  };
+  const [arrive, isLogging] = useOnce(() => logged({ bearing, station: '', note: '' }));
+  const [unlog] = useOnce(async () => {
+    const failed = await takeBack();
+    setStatus(failed ?? WORDS.takenBack);
+    setCanTakeBack(false);
+  });
+  return {
+    ...taps,
+    status: fault ?? status,
+    setStatus,
+    canTakeBack,
+    choices,
+    choose,
+    by,
+    now,
+    bearing,
+    metres,
+    write,
+    follow,
+    line,
+    log: logged,
+    arrive,
+    isLogging,
+    unlog,
+  };
+}
+
+export type CounterState = ReturnType<typeof useCounter>;

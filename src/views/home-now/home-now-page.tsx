@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { isThere, wayHome } from '@/core/navigation/ways/way';
+import type { WayHome } from '@/core/navigation/ways/ways-home';
+import type { Solution } from '@/core/survey/solution';
+import { visibleText } from '@/core/units/visible';
+import { backToLog, ViewPage } from '@/views/shared/page/view-page';
+import { walkQuery } from '@/views/shared/ways/chosen-way';
+import { HomeAnswer } from '@/views/shared/ways/home-answer';
+import { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
+import { useWayChoices } from '@/views/shared/ways/way-choices';
+import { WAY_NAMES } from '@/views/shared/ways/words';
+import { viewUrl } from '@/views/views';
+import styles from './home-now.module.css';
+import { WayChoice } from './way-choice';
+import { lightLeftWords, WORDS } from './words';
+
+/** One screen for the tired: what to set, how far, what to look out for, and one button. */
+export function HomeNowPage({ solution }: { solution: Solution }) {
+  const { outing } = solution;
+  const [choices] = useWayChoices(outing.id);
+  const weighed = useWeighedWays(solution, choices);
+  const [kind, setKind] = useState<WayHome['kind']>('straight');
+  const { ways, via, planning, minutes, best } = weighed;
+  const chosen = (ways.find(({ way }) => way.kind === kind) ?? ways[0]).way;
+  const isHome = isThere(wayHome(solution));
+  const query = walkQuery(solution, chosen.kind, { ...choices, via });
+  return (
+    <ViewPage view="home-now" about={outing.name} back={backToLog(outing)} width="narrow" plain>
+      <HomeAnswer solution={solution} way={chosen} />
+      {!isHome && <p className={styles.caution}>{WORDS.caution}</p>}
+      <Landmarks solution={solution} />
+      {!isHome && (
+        <>
+          <p data-testid="light">{lightLeftWords(planning)}</p>
+          <a className={styles.walk} href={viewUrl('walk', outing.id, query)}>
+            {kind === 'straight' ? WORDS.walk : WORDS.walkBy(WAY_NAMES[chosen.kind])}
+          </a>
+          {ways.length > 1 && (
+            <fieldset className={styles.ways}>
+              <legend>{WORDS.ways}</legend>
+              {ways.map((each) => (
+                <WayChoice
+                  key={each.way.kind}
+                  weighed={each}
+                  minutes={minutes(each.way)}
+                  isBest={best.kind === each.way.kind}
+                  isChosen={each.way === chosen}
+                  onChoose={() => setKind(each.way.kind)}
+                />
+              ))}
+            </fieldset>
+          )}
+        </>
+      )}
+      <nav className={styles.more} aria-label={WORDS.more}>
+        <a href={viewUrl('way-home', outing.id)}>{WORDS.toWayHome}</a>
+        <a href={viewUrl('counter', outing.id)}>{WORDS.toCounter}</a>
+      </nav>
+    </ViewPage>
+  );
+}
+
+/** What tells that one is back. */
+function Landmarks({ solution: { outing } }: { solution: Solution }) {
+  const marks = outing.entries.flatMap((entry) =>
+    entry.kind === 'landmark' ? [visibleText(entry.what)] : [],
+  );
+  return marks.length === 0 ? null : (
+    <p data-testid="landmarks">
+      {WORDS.landmarks} <b>{marks.join('; ')}</b>
+    </p>
+  );
+}

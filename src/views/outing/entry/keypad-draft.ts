@@ -1,0 +1,46 @@
+import { keepChoice, keptChoice } from '@/store/kept-choice';
+
+/** What the keys of the keypad write to. */
+export const PARTS = ['bearing', 'count'] as const;
+export type Part = (typeof PARTS)[number];
+
+export const UNITS = ['p', 's', 'm'] as const;
+export type Unit = (typeof UNITS)[number];
+
+/** What is on the keypad and not yet logged; unit and ground stay from leg to leg. */
+export interface Draft {
+  readonly bearing: string;
+  readonly count: string;
+  readonly unit: Unit;
+  readonly ground: string | undefined;
+  readonly part: Part;
+}
+
+const keyOf = (outing: string) => `cairn-keypad-${outing}`;
+
+/** The draft of an outing's keypad: this tab's own, else the last of any tab; null for none. */
+export function keptDraft(outing: string): Draft | null {
+  const kept = keptChoice(keyOf(outing), 'tab') ?? keptChoice(keyOf(outing));
+  try {
+    const draft = JSON.parse(kept ?? 'null') as Partial<Record<keyof Draft, unknown>> | null;
+    if (typeof draft !== 'object' || draft === null) return null;
+    const digits = (value: unknown) =>
+      typeof value === 'string' && /^\d*$/.test(value) ? value : '';
+    return {
+      bearing: digits(draft.bearing),
+      count: digits(draft.count),
+      unit: UNITS.find((unit) => unit === draft.unit) ?? 'p',
+      ground: typeof draft.ground === 'string' ? draft.ground : undefined,
+      part: draft.part === 'count' ? 'count' : 'bearing',
+    };
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps a draft through a reload and a killed tab. */
+export function keepDraft(outing: string, draft: Draft): void {
+  const text = JSON.stringify(draft);
+  keepChoice(keyOf(outing), text, 'tab');
+  keepChoice(keyOf(outing), text);
+}

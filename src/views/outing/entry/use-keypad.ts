@@ -1,0 +1,89 @@
+'use client';
+import { useRef, useState } from 'react';
+import type { Leg } from '@/core/entries/entry';
+import { faultMessage } from '@/core/faults/messages';
+import { interpretLine } from '@/core/log-text/interpret';
+import { writeGround } from '@/core/readings/ground';
+import { generalPace } from '@/core/survey/log-state';
+import type { Solution } from '@/core/survey/solution';
+import { bearingDigits } from '@/core/units/angle';
+import { useOnce } from '@/views/shared/data/use-once';
+import { interpretationWords } from '@/views/shared/words/entry-words';
+import { keepDraft, keptDraft, UNITS, type Draft, type Part } from './keypad-draft';
+
+const MOST_DIGITS: Readonly<Record<Part, number>> = { bearing: 3, count: 5 };
+
+const blank = (solution: Solution): Draft => ({
+  bearing: '',
+  count: '',
+  unit: generalPace(solution.end) === null ? 'm' : 'p',
+  ground: undefined,
+  part: 'bearing',
+});
+
+/** A draft as a line of the log. */
+const lineOf = ({ bearing, count, unit, ground }: Draft): string =>
+  [bearing, count === '' ? '' : count + unit, ground && writeGround(ground)]
+    .filter(Boolean)
+    .join(' ');
+
+/** The keypad's draft, how it reads as a leg, and what its keys do. */
+export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string | null>) {
+  const { id } = solution.outing;
+  const [draft, setDraft] = useState(() => keptDraft(id) ?? blank(solution));
+  const [refused, setRefused] = useState<string | null>(null);
+  // Two touches may come before the page is drawn again: each is on top of the one before.
+  const newest = useRef(draft);
+  const change = (next: Partial<Draft>) => {
+    newest.current = { ...newest.current, ...next };
+    setRefused(null);
+    setDraft(newest.current);
+    keepDraft(id, newest.current);
+  };
+  const found = interpretLine(lineOf(draft), solution);
+  const leg = found.kind === 'entry' && found.entry.kind === 'leg' ? found.entry : null;
+  const isBegun = draft.bearing !== '' && draft.count !== '';
+  const fault = isBegun && found.kind === 'fault' ? faultMessage(found.fault) : null;
+
+  /** A whole bearing moves on to the count. */
+  const setBearing = (bearing: string) =>
+    change({ bearing, part: bearing.length === MOST_DIGITS.bearing ? 'count' : 'bearing' });
+  const press = (digit: string) => {
+    const { part, [part]: text } = newest.current;
+    const before = text.length < MOST_DIGITS[part] ? text : '';
+    if (part === 'bearing') setBearing(before + digit);
+    else change({ count: before + digit });
+  };
+  /** Takes the last digit away; from an empty count, of the bearing before it. */
+  const erase = () => {
+    const { part, count, bearing } = newest.current;
+    if (part === 'count' && count !== '') change({ count: count.slice(0, -1) });
+    else change({ part: 'bearing', bearing: bearing.slice(0, -1) });
+  };
+  const [log, isLogging] = useOnce(async () => {
+    if (!leg) return;
+    const failed = await save(leg);
+    if (failed === null) change({ bearing: '', count: '', part: 'bearing' });
+    setRefused(failed);
+  });
+  return {
+    draft,
+    leg,
+    preview: found.kind === 'entry' ? found.preview : null,
+    words: refused ?? (leg ? interpretationWords(found) : (fault ?? '')),
+    isWrong: refused !== null || fault !== null,
+    isLogging,
+    press,
+    erase,
+    log,
+    turn: (degrees: number) => change({ bearing: bearingDigits(degrees) }),
+    take: setBearing,
+    goTo: (part: Part) => change({ part }),
+    nextUnit: () => {
+      const at = UNITS.indexOf(draft.unit);
+      change({ unit: UNITS[(at + 1) % UNITS.length] ?? 'p' });
+    },
+    setGround: (ground: string | undefined) => change({ ground }),
+  };
+}
+export type KeypadState = ReturnType<typeof useKeypad>;

@@ -1,0 +1,60 @@
+'use client';
+import { useMemo } from 'react';
+import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import { recommendation, type WeighedWay } from '@/core/navigation/ways/recommendation';
+import { NAISMITH_KMH, ownSpeed, walkMinutes } from '@/core/navigation/ways/walk-time';
+import {
+  retraceLegs,
+  straightHome,
+  viaStation,
+  type WayHome,
+} from '@/core/navigation/ways/ways-home';
+import type { Solution } from '@/core/survey/solution';
+import { aimedWay } from './aimed-way';
+import { usePlanning } from './use-planning';
+import type { WayChoices } from './way-choices';
+import { isDarkAt } from './words';
+
+/** The ways that are compared, the straight one first. */
+function waysHome(
+  solution: Solution,
+  aimed: WayHome | null,
+  via: number | null,
+): [WayHome, ...WayHome[]] {
+  const others: WayHome[] = [];
+  if (aimed) others.push(aimed);
+  if (solution.legs.count > 1) others.push(retraceLegs(solution));
+  if (via !== null) others.push(viaStation(solution, via));
+  return [straightHome(solution), ...others];
+}
+
+const MINUTE_MS = 60_000;
+
+/** The ways home with what they are weighed by: chance of sight, time, and light. */
+export function useWeighedWays(solution: Solution, choices: WayChoices) {
+  const { line, side, sight, climb } = choices;
+  const { places, current } = solution;
+  const own = useMemo(() => ownSpeed(solution), [solution]);
+  const speed = choices.kilometresPerHour ?? Number((own ?? NAISMITH_KMH).toFixed(1));
+  const isStation = places.stations().includes(choices.via ?? -1);
+  const via = isStation && choices.via !== 0 && choices.via !== current ? choices.via : null;
+  const aimed = useMemo(() => aimedWay(solution, line, side), [solution, line, side]);
+  const planning = usePlanning(solution);
+  const minutes = ({ metres }: WayHome) => walkMinutes(metres, speed, climb);
+  const arrival = (each: WayHome) => planning.now + minutes(each) * MINUTE_MS;
+  const [first, ...others] = useMemo(
+    () =>
+      waysHome(solution, aimed.way, via).map((way) => ({
+        way,
+        chance: chanceOfSight(solution, way, sight),
+      })),
+    [solution, aimed.way, via, sight],
+  );
+  const weighed = (each: Pick<WeighedWay, 'way' | 'chance'>): WeighedWay => ({
+    ...each,
+    arrivesInTheDark: isDarkAt(planning.light, arrival(each.way)),
+  });
+  // The straight way is always there.
+  const ways = [weighed(first!), ...others.map(weighed)] as const;
+  return { own, speed, via, aimed, planning, minutes, arrival, ways, best: recommendation(ways) };
+}

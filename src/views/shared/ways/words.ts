@@ -1,0 +1,164 @@
+import { compassPointWords, pacesWords } from '@/core/entries/describe';
+import type { Daylight } from '@/core/navigation/sun';
+import { longestAlong, type AimOff, type AimOffFault } from '@/core/navigation/ways/aim-off';
+import type { Recommendation } from '@/core/navigation/ways/recommendation';
+import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
+import { shownBearing } from '@/core/north/norths';
+import { threeDigits } from '@/core/units/angle';
+import { NORTH_LETTERS, type North } from '@/core/units/bearing';
+import type { Degrees } from '@/core/units/units';
+import { metresText } from '../words/words';
+
+/** The words about ways home that several views use. */
+export const WAY_WORDS = {
+  label: 'Way home',
+  arrived: (place: string) => `You are at ${place}.`,
+  walk: (metres: string, paces: number | null) =>
+    paces === null ? `Walk ${metres}` : `${metres}: ${pacesWords(paces)}`,
+  to: (direction: string, place: string) => `${capital(direction)}, to ${place}`,
+  theLine: 'the line',
+  needleOn: (east: Degrees) =>
+    `Needle on the ${Math.round(Math.abs(east))}° ${east < 0 ? 'W' : 'E'} mark`,
+  recommended: (name: string, why: string) => `${name}: ${why} You decide.`,
+  sunset: (time: string, dusk: string | null) =>
+    `Sunset ${time}, ${dusk ? `too dark to read a map at ${dusk}` : 'and twilight all night'}.`,
+  staysUp: 'The sun stays up here all day and night.',
+  neverRises: (dusk: string | null) =>
+    `The sun does not rise here on this day. ${dusk ? `Twilight ends at ${dusk}. ` : ''}` +
+    'Carry a light.',
+  ofOuting: (time: string) => `Planned from the outing’s own last time, ${time}.`,
+  bySun: 'Times are by the sun’s zone at the start.',
+  noPosition: 'For the time of sunset, set the position of the start.',
+  turnBack: (time: string) => `Leave by ${time} to be there before sunset.`,
+  tooLate:
+    'Even the shortest way ends after sunset: stop while there is light, make camp or call for ' +
+    'help.',
+  needsDeclination:
+    'This bearing is from the map, and no declination is set. Set it first, or read the line ' +
+    'with the compass.',
+} as const;
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+export const WAY_NAMES: Readonly<Record<WayHome['kind'], string>> = {
+  straight: 'Straight',
+  'aim-off': 'Aim off',
+  retrace: 'Retrace the legs',
+  'via-station': 'Via another station',
+};
+
+export function aimOffWords(fault: AimOffFault): string {
+  switch (fault.code) {
+    case 'too-flat':
+      return (
+        `You would meet this line at only ${Math.round(fault.angleDegrees)}°. Below 20° you may ` +
+        'walk along it without noticing. Choose another line, or go straight.'
+      );
+    case 'at-home':
+      return 'You are at home: there is nothing to aim off.';
+    case 'not-settled':
+      return 'So near home, and so uncertain, no aim is safe: go straight, and search.';
+  }
+}
+
+export function recommendationWords(found: Recommendation): string {
+  const name = WAY_NAMES[found.kind];
+  const [chance, straight] = [chanceWords(found.chance), chanceWords(found.straightChance)];
+  switch (found.why) {
+    case 'surer':
+      return WAY_WORDS.recommended(
+        name,
+        `${Math.round(found.extraMetres)} m more, and home comes in sight ${chance}; straight, ` +
+          `${straight}.`,
+      );
+    case 'no-better':
+      return WAY_WORDS.recommended(
+        name,
+        `the shortest, but home comes in sight only ${chance}. A path or shore to aim off on ` +
+          'would make it surer; along the legs you know what you pass.',
+      );
+    case 'light':
+      return WAY_WORDS.recommended(
+        name,
+        `home comes in sight only ${chance}, but a surer way would end in the dark.`,
+      );
+    case 'all-dark':
+      return WAY_WORDS.recommended(name, 'the surest, but every way ends in the dark.');
+    case 'shortest':
+      return WAY_WORDS.recommended(name, 'the shortest, and sure enough.');
+  }
+}
+
+export function stretchWords(stretch: Stretch, wanted: North): string {
+  const { degrees, north } = shownBearing(stretch.bearing, wanted);
+  const paces = stretch.paces === null ? '' : `: ${pacesWords(Math.round(stretch.paces))}`;
+  return [
+    `${threeDigits(degrees)}${north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`}`,
+    `${metresText(stretch.distanceMetres)}${paces}`,
+    compassPointWords(stretch.compassPoint),
+    ...(stretch.to ? [`to ${stretch.to}`] : []),
+  ].join(', ');
+}
+
+/** The second stretch of an aimed-off way: along the line. */
+export const alongWords = (aim: AimOff, to: string | null): string =>
+  `Then turn ${aim.turn} along the line, about ${Math.round(aim.alongMetres)} m, at most ` +
+  `${Math.round(longestAlong(aim))} m, to ${to}.`;
+
+/** The moment that the ways are planned from, and how a moment reads on the clock of the place. */
+export interface Planning {
+  readonly now: number;
+  /** True for an outing of another day, which is planned from its own last time. */
+  readonly ofOuting: boolean;
+  readonly light: Daylight | null;
+  readonly time: (at: number) => string;
+  /** True where the clock is not the device's but the sun's zone at the start. */
+  readonly bySun: boolean;
+}
+
+/** From when the ways are planned, and the daylight left. */
+export function planningWords(planning: Planning, shortestMinutes: number): string {
+  const { now, ofOuting, light, time, bySun } = planning;
+  return [
+    ofOuting && WAY_WORDS.ofOuting(time(now)),
+    lightWords(planning, shortestMinutes),
+    light && bySun && WAY_WORDS.bySun,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** The daylight left, for a shortest way of so many minutes. */
+function lightWords({ light, now, time }: Planning, shortestMinutes: number): string {
+  if (!light) return WAY_WORDS.noPosition;
+  if (light.kind === 'stays-up') return WAY_WORDS.staysUp;
+  if (light.kind === 'never-rises') {
+    return WAY_WORDS.neverRises(light.twilightEnds === null ? null : time(light.twilightEnds));
+  }
+  const latest = light.sunset - shortestMinutes * 60_000;
+  const dusk = light.twilightEnds === null ? null : time(light.twilightEnds);
+  const advice = latest > now ? WAY_WORDS.turnBack(time(latest)) : WAY_WORDS.tooLate;
+  return `${WAY_WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
+}
+
+/** True when it is after sunset at a moment, or the sun doesn't rise at all. */
+export const isDarkAt = (light: Daylight | null, at: number): boolean =>
+  light !== null && (light.kind === 'never-rises' || (light.kind === 'sets' && at > light.sunset));
+
+/** The least chance that each saying stands for. */
+const CHANCES: readonly [number, string][] = [
+  [0.99, 'almost certain'],
+  [19 / 20, '19 in 20'],
+  [9 / 10, '9 in 10'],
+  [4 / 5, '4 in 5'],
+  [3 / 4, '3 in 4'],
+  [2 / 3, '2 in 3'],
+  [1 / 2, '1 in 2'],
+  [1 / 3, '1 in 3'],
+  [1 / 4, '1 in 4'],
+  [1 / 5, '1 in 5'],
+  [1 / 10, '1 in 10'],
+];
+/** A chance as a person says it, rounded down: never more than it is. */
+export const chanceWords = (chance: number): string =>
+  CHANCES.find(([least]) => chance >= least)?.[1] ?? 'less than 1 in 10';
