@@ -26,7 +26,7 @@ const SCALE_BAR_PIXELS = 110;
 
 /** As high as the route needs at this width, within limits. */
 function sheetOf(scene: Scene): Size {
-  const { width, height } = sizeOf(sceneBounds(scene, null));
+  const { width, height } = sizeOf(sceneBounds(scene));
   const wanted = (WIDTH * ROUTE_SHARE * height) / Math.max(1, width) + EDGES;
   return {
     width: WIDTH,
@@ -162,7 +162,7 @@ export function sketchSvg(solution: Solution): string {
   const homeLine = [onScreen(view, places.at(current)), onScreen(view, places.at(0))] as const;
   const bottom = sheet.height - LABEL_EDGE;
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
-  const labels = placeLabels(scene, view, [homeLine], box);
+  const labels = placeLabels(scene, view, { lines: [homeLine], boxes: [] }, box);
   const words = homeWords(solution);
   const bar = `${scaleBarMetres(view.k, SCALE_BAR_PIXELS)} m`;
   const svg = xmlElement(

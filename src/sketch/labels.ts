@@ -1,4 +1,4 @@
-import { sum } from 'd3-array';
+import { sort, sum } from 'd3-array';
 import type { Mark, Scene } from './scene';
 import { onScreen, type Pixel, type View } from './view';
 
@@ -8,6 +8,7 @@ export interface Label {
   readonly pixel: Pixel;
   readonly x: number;
   readonly y: number;
+  readonly box: Box;
 }
 
 /** A rectangle on the screen, in pixels. */
@@ -18,10 +19,10 @@ export interface Box {
   readonly bottom: number;
 }
 
-type Segment = readonly [Pixel, Pixel];
+export type Segment = readonly [Pixel, Pixel];
 
-/** Mean width of a character of the labels in pixels, and their height. */
-const CHARACTER = 7.6;
+/** Width of a character of the labels in pixels, rather too wide than too narrow; their height. */
+const CHARACTER = 8;
 const HEIGHT = 18;
 /** Room free around a mark: to its sides, above, below. The cairn is drawn above its point. */
 interface Room {
@@ -35,11 +36,19 @@ const CAIRN_ROOM: Room = { aside: 20, above: 30, below: 10 };
 const MARK_HALF = 7;
 /** Legs compared with each label; in a longer log they are too dense to avoid. */
 const MOST_LEGS = 400;
-/** What crossing a leg, and leaving the sheet, cost per pixel, against covering a square pixel. */
+/** What crossing a leg, and leaving the sheet, cost per pixel. */
 const CROSSING_COST = 4;
 const OUTSIDE_COST = 50;
-/** A label that would cover more square pixels of others is left out. */
-const MOST_COVERED = 40;
+/** What covering something costs a label that has to be shown, per square pixel or pixel. */
+const COVERING_COST = 1000;
+/** How far from its mark a label may be that finds no room beside it. */
+const FAR = 34;
+
+/** What labels keep off: lines as the way home, and boxes as its plate and the scale bar. */
+export interface Obstacles {
+  readonly lines: readonly Segment[];
+  readonly boxes: readonly Box[];
+}
 
 const overlap = (a: Box, b: Box) =>
   Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) *
@@ -69,12 +78,15 @@ function crossing(box: Box, [a, b]: Segment): number {
   return (inside * length) / Math.max(1, samples);
 }
 
-const boxOfMark = ({ x, y }: Pixel): Box => ({
-  left: x - MARK_HALF,
-  right: x + MARK_HALF,
-  top: y - MARK_HALF,
-  bottom: y + MARK_HALF,
-});
+const boxOfMark = ({ x, y }: Pixel, { kind }: Mark): Box =>
+  kind === 'start'
+    ? { left: x - 18, right: x + 18, top: y - 28, bottom: y + 8 }
+    : {
+        left: x - MARK_HALF,
+        right: x + MARK_HALF,
+        top: y - MARK_HALF,
+        bottom: y + MARK_HALF,
+      };
 
 /** The last legs of a scene as segments of the screen. */
 const segmentsOf = ({ outings }: Scene, view: View): Segment[] =>
@@ -83,35 +95,50 @@ const segmentsOf = ({ outings }: Scene, view: View): Segment[] =>
     .slice(-MOST_LEGS - 1)
     .map(({ from, to }): Segment => [onScreen(view, from), onScreen(view, to)]);
 
+/** Which labels find their places first: start, traveller, what is selected, stations, the rest. */
+const rankOf = ({ kind, key }: Mark, selected: string | null): number => {
+  if (kind === 'start') return 0;
+  if (kind === 'you') return 1;
+  if (key === selected) return 2;
+  return kind === 'station' ? 3 : 4;
+};
+
 /**
- * Chooses for each mark the side where its label runs least over legs and other labels; one that
- * would cover another is left out. Earlier marks come first: the start and the traveller keep
- * their names. `obstacles` are lines to keep off beside the legs.
+ * Chooses for each mark the side where its label runs least over legs. No label covers another, a
+ * mark, or an obstacle: of those that would, the lower rank is left out, and shown when it is
+ * selected. The start and the traveller always have their names, a little further off if need be.
  */
 export function placeLabels(
   scene: Scene,
   view: View,
-  obstacles: readonly Segment[],
+  { lines, boxes }: Obstacles,
   sheet: Box | null,
+  selected: string | null = null,
 ): Label[] {
   const marks = scene.outings.flatMap((outing) => outing.marks);
-  const segments = [...obstacles, ...segmentsOf(scene, view)];
-  const pixels = marks.map((mark) => onScreen(view, mark));
-  const taken = pixels.map(boxOfMark);
+  const ranked = sort(marks, (mark) => rankOf(mark, selected));
+  const legs = segmentsOf(scene, view);
+  const own = new Map(ranked.map((mark) => [mark, boxOfMark(onScreen(view, mark), mark)]));
+  const taken: Box[] = [...boxes];
   const labels: Label[] = [];
-  for (const [index, mark] of marks.entries()) {
+  for (const mark of ranked) {
     const pixel = onScreen(view, mark);
-    const others = taken.filter((_, other) => other !== index);
-    const covered = (box: Box) => sum(others, (other) => overlap(box, other));
+    const others = [...taken, ...[...own].flatMap(([each, box]) => (each === mark ? [] : [box]))];
+    const covers = (box: Box) =>
+      sum(others, (other) => overlap(box, other)) + sum(lines, (line) => crossing(box, line));
     const cost = (box: Box) =>
-      covered(box) +
-      CROSSING_COST * sum(segments, (segment) => crossing(box, segment)) +
+      COVERING_COST * covers(box) +
+      CROSSING_COST * sum(legs, (leg) => crossing(box, leg)) +
       OUTSIDE_COST * outside(box, sheet);
-    const best = cheapest(boxesAround(pixel, mark), cost);
-    const important = mark.kind === 'start' || mark.kind === 'you';
-    if (!best || (covered(best) > MOST_COVERED && !important)) continue;
+    const hasToShow = rankOf(mark, selected) <= 2;
+    const near = cheapest(boxesAround(pixel, mark, 0), cost);
+    const isFree = near !== undefined && covers(near) === 0;
+    const best = isFree || !hasToShow ? near : cheapest(boxesAround(pixel, mark, FAR), cost);
+    // Cut off by the edge, a name is no name.
+    const isBad = best !== undefined && (covers(best) > 0 || outside(best, sheet) > 0);
+    if (!best || (isBad && !hasToShow)) continue;
     taken.push(best);
-    labels.push({ mark, pixel, x: best.left, y: best.top + HEIGHT - 4 });
+    labels.push({ mark, pixel, x: best.left, y: best.top + HEIGHT - 4, box: best });
   }
   return labels;
 }
@@ -125,9 +152,14 @@ function cheapest(boxes: readonly Box[], cost: (box: Box) => number): Box | unde
   return best;
 }
 
-/** The eight boxes around a mark where its label may be. */
-function boxesAround({ x, y }: Pixel, mark: Mark): Box[] {
-  const room = mark.kind === 'start' ? CAIRN_ROOM : STATION_ROOM;
+/** The eight boxes around a mark where its label may be, or further off by some pixels. */
+function boxesAround({ x, y }: Pixel, mark: Mark, further: number): Box[] {
+  const free = mark.kind === 'start' ? CAIRN_ROOM : STATION_ROOM;
+  const room = {
+    aside: free.aside + further,
+    above: free.above + further,
+    below: free.below + further,
+  };
   const width = mark.text.length * CHARACTER;
   const box = (left: number, top: number): Box => ({
     left,

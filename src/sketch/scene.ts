@@ -8,6 +8,7 @@ import { stationName, type Solution, type SolvedLeg } from '@/core/survey/soluti
 import {
   boundsOf,
   lengthOf,
+  ORIGIN,
   polar,
   sumOf,
   vectorBetween,
@@ -138,11 +139,14 @@ function marksOf(solution: Solution, landmarks: readonly Landmark[]): Mark[] {
   return marks.map((mark) => ({ ...mark, text: visibleText(mark.text) }));
 }
 
-/** The bounds of all legs of a scene, the origin, and another point if there is one. */
-export function sceneBounds({ outings }: Scene, point: PlanePoint | null): Bounds {
-  const ends = outings.flatMap(({ legs }) => legs.map(({ to }) => to));
-  return boundsOf([{ east: 0, north: 0 }, ...ends, ...(point ? [point] : [])]);
-}
+/** The origin, and the ends of all legs of a scene. */
+export const scenePoints = ({ outings }: Scene): PlanePoint[] => [
+  ORIGIN,
+  ...outings.flatMap(({ legs }) => legs.map(({ to }) => to)),
+];
+
+/** The bounds of all legs of a scene, and the origin. */
+export const sceneBounds = (scene: Scene): Bounds => boundsOf(scenePoints(scene));
 
 /** The size of the bounds, in metres. */
 export const sizeOf = ({ west, east, south, north }: Bounds): { width: Metres; height: Metres } => {

@@ -1,12 +1,14 @@
-import type { PlanePoint } from '@/core/units/plane';
-import type { Metres } from '@/core/units/units';
-import { sceneBounds, sizeOf, type Scene } from './scene';
+import { boundsOf, type PlanePoint } from '@/core/units/plane';
+import { radians, type Degrees, type Metres } from '@/core/units/units';
+import { scenePoints, sizeOf, type Scene } from './scene';
 
-/** A view of the plane: screen = k·metres + offset, y downward. */
+/** A view of the plane: screen = k·metres turned + offset, y downward. */
 export interface View {
   readonly k: number;
   readonly x: number;
   readonly y: number;
+  /** The bearing from the plane's north that is up on the screen. */
+  readonly turn: Degrees;
 }
 export interface Size {
   readonly width: number;
@@ -18,25 +20,47 @@ export interface Pixel {
   readonly y: number;
 }
 
-export const onScreen = (view: View, { east, north }: PlanePoint): Pixel => ({
-  x: view.k * east + view.x,
-  y: -view.k * north + view.y,
-});
+/** A point of the plane with another bearing up: turned anticlockwise by it. */
+function turned({ east, north }: PlanePoint, turn: Degrees): PlanePoint {
+  if (turn === 0) return { east, north };
+  const [sin, cos] = [Math.sin(radians(turn)), Math.cos(radians(turn))];
+  return { east: east * cos - north * sin, north: east * sin + north * cos };
+}
 
-/** Margins in pixels for labels, arrows and the scale bar: smaller on a narrow sheet. */
-const margins = ({ width }: Size) => ({
+export function onScreen(view: View, point: PlanePoint): Pixel {
+  const { east, north } = turned(point, view.turn);
+  return { x: view.k * east + view.x, y: -view.k * north + view.y };
+}
+
+/** The point of the plane at a pixel. */
+export function onPlane(view: View, { x, y }: Pixel): PlanePoint {
+  return turned({ east: (x - view.x) / view.k, north: (view.y - y) / view.k }, -view.turn);
+}
+
+/** The transform of an SVG group whose paths are in metres, y downward. */
+export const viewTransform = ({ k, x, y, turn }: View): string =>
+  `translate(${x} ${y}) scale(${k}) rotate(${-turn})`;
+
+/** Margins in pixels for labels, arrows and the scale bar: smaller on a narrow or low sheet. */
+const margins = ({ width, height }: Size) => ({
   left: Math.min(70, width * 0.13),
   right: Math.min(110, width * 0.2),
-  top: 64,
-  bottom: 84,
+  top: Math.min(64, height * 0.14),
+  bottom: Math.min(72, height * 0.24),
 });
 /** A sketch of one short leg is not enlarged beyond this: pixels a metre. */
 const LARGEST_SCALE = 4;
 const LEAST_ROOM_PIXELS = 80;
 
-/** The view that shows a whole scene, and another point if there is one. */
-export function fitView(scene: Scene, size: Size, point: PlanePoint | null): View {
-  const bounds = sceneBounds(scene, point);
+/** The view that shows a whole scene, and another point if there is one, a bearing up. */
+export function fitView(
+  scene: Scene,
+  size: Size,
+  point: PlanePoint | null,
+  turn: Degrees = 0,
+): View {
+  const points = [...scenePoints(scene), ...(point ? [point] : [])];
+  const bounds = boundsOf(points.map((each) => turned(each, turn)));
   const { width, height } = sizeOf(bounds);
   const margin = margins(size);
   const roomX = Math.max(LEAST_ROOM_PIXELS, size.width - margin.left - margin.right);
@@ -46,6 +70,7 @@ export function fitView(scene: Scene, size: Size, point: PlanePoint | null): Vie
     k,
     x: margin.left + roomX / 2 - (k * (bounds.west + bounds.east)) / 2,
     y: margin.top + roomY / 2 + (k * (bounds.south + bounds.north)) / 2,
+    turn,
   };
 }
 

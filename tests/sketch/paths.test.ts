@@ -33,8 +33,8 @@ describe('a scene of several outings', () => {
     const [one, two] = [solvedLog('090 100m'), solvedLog('180 200m')];
     const scene = sceneOf(one.solution, two.solution);
     expect(scene.outings).toHaveLength(2);
-    expect(sceneBounds(scene, null)).toMatchObject({ west: 0, east: 100, north: 0 });
-    expect(sceneBounds(scene, null).south).toBeCloseTo(-200, 9);
+    expect(sceneBounds(scene)).toMatchObject({ west: 0, east: 100, north: 0 });
+    expect(sceneBounds(scene).south).toBeCloseTo(-200, 9);
     expect(legPaths(scene).way.split('M')).toHaveLength(3);
   });
 });
@@ -45,7 +45,7 @@ describe('the view', () => {
   const view = fitView(scene, size, null);
 
   it('shows the whole scene, north up', () => {
-    const { west, east, south, north } = sceneBounds(scene, null);
+    const { west, east, south, north } = sceneBounds(scene);
     const [top, bottom] = [
       onScreen(view, { east: west, north }),
       onScreen(view, { east, north: south }),

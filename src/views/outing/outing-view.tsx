@@ -1,6 +1,6 @@
 'use client';
 import { visibleText } from '@/core/units/visible';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Outing } from '@/core/model/outing';
 import type { Solution } from '@/core/survey/solution';
 import { writeLog } from '@/core/log-text/write-log';
@@ -18,6 +18,7 @@ import styles from './outing.module.css';
 import { Rescue } from './rescue';
 import { SketchPane } from './sketch/sketch-pane';
 import { useKeys, type KeyActions } from './use-keys';
+import { useRoom } from './use-room';
 import { useOutingView, type OutingViewState } from './use-outing-view';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { WORDS } from './words';
@@ -85,34 +86,35 @@ export function OutingView({ open, outing, solution }: Props) {
   const { selected, setSelected, step } = view;
   const name = visibleText(outing.name) || WORDS.untitled;
   useTitle(name);
+  useRoom();
   const keys = useKeyActions(outing.id, step, setDialog, list.setSought, setKeypad);
   useKeys(keys, view.text === '');
   const leg = selected === null ? null : solution.legs.atEntry(selected);
   const shared = { solution, view, setDialog, setEnds };
   return (
     <div className={styles.outing}>
-      <OutingHeader
-        name={name}
-        solution={solution}
-        state={open.state}
-        onStep={step}
-        onSettings={() => setDialog('settings')}
-      />
+      <Head {...shared} name={name} open={open} />
       <UnsavedChange view={view} />
       <EmptiedStore open={open} />
       <main className={styles.main}>
         <PaneTabs pane={pane} onPane={setPane} />
         <div className={styles.panes} data-pane={pane}>
-          <LogSection {...shared} list={list} leg={leg} keypad={keypad} onKeypad={setKeypad} />
-          <section id="pane-sketch" className={styles.sketchPane} aria-label={WORDS.sketch}>
-            <SketchPane
-              solution={solution}
-              leg={leg}
-              preview={preview}
-              ends={ends}
-              onSelect={setSelected}
-            />
-          </section>
+          <LogSection
+            {...shared}
+            list={list}
+            leg={leg}
+            keypad={keypad}
+            onKeypad={setKeypad}
+            canUndo={(open.state?.undoable.length ?? 0) > 0}
+          />
+          <SketchSection
+            solution={solution}
+            leg={leg}
+            preview={preview}
+            ends={ends}
+            selected={selected}
+            onSelect={setSelected}
+          />
         </div>
       </main>
       <WayHomeStrip
@@ -133,6 +135,30 @@ export function OutingView({ open, outing, solution }: Props) {
     </div>
   );
 }
+
+interface HeadProps {
+  name: string;
+  solution: Solution;
+  open: OpenOuting;
+  view: OutingViewState;
+  setDialog: (dialog: Dialog) => void;
+}
+
+const Head = ({ name, solution, open, view, setDialog }: HeadProps) => (
+  <OutingHeader
+    name={name}
+    solution={solution}
+    state={open.state}
+    onStep={view.step}
+    onSettings={() => setDialog('settings')}
+  />
+);
+
+const SketchSection = (props: ComponentProps<typeof SketchPane>) => (
+  <section id="pane-sketch" className={styles.sketchPane} aria-label={WORDS.sketch}>
+    <SketchPane {...props} />
+  </section>
+);
 
 /** A change that the store refused, with the log as text. */
 const UnsavedChange = ({ view: { unsaved, retry } }: { view: OutingViewState }) =>

@@ -76,7 +76,7 @@ const wholeBoxes = (count: Count): readonly CountedBox[] =>
 const onTheLine = (count: Count): Tally =>
   wholeBoxes(count).reduce<Tally>((rest, { along }) => less(rest, along), count);
 
-/** What was counted on the line itself: each box adds its side along by a line of its own. */
+/** A tally as it is read: as counted where possible, else in metres; null where unknown. */
 function readingOf(
   solution: Solution,
   tally: Tally,

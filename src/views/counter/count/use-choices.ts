@@ -1,7 +1,6 @@
 'use client';
-import { useState } from 'react';
-import { keepChoice, keptObject } from '@/store/kept-choice';
-import type { Counting } from './leg-of-count';
+import { useKept } from '@/views/shared/data/use-kept';
+import { COUNTINGS, type Counting } from './leg-of-count';
 
 /** How someone likes to count, remembered on the device. */
 export interface Choices {
@@ -13,17 +12,14 @@ export interface Choices {
 }
 
 const KEY = 'cairn-counter';
-const DEFAULTS: Choices = { sound: false, buzz: true, counting: 'paces', kilometresPerHour: null };
 
-const remembered = (): Choices => ({ ...DEFAULTS, ...(keptObject(KEY) as Partial<Choices>) });
+/** What is remembered, as far as it can be read. */
+const remembered = (kept: Record<string, unknown>): Choices => ({
+  sound: kept.sound === true,
+  buzz: kept.buzz !== false,
+  counting: COUNTINGS.find((each) => each === kept.counting) ?? 'paces',
+  kilometresPerHour: typeof kept.kilometresPerHour === 'number' ? kept.kilometresPerHour : null,
+});
 
 /** The choices, and how to change them. */
-export function useChoices(): [Choices, (change: Partial<Choices>) => void] {
-  const [choices, setChoices] = useState(remembered);
-  const choose = (change: Partial<Choices>) => {
-    const next = { ...choices, ...change };
-    setChoices(next);
-    keepChoice(KEY, JSON.stringify(next));
-  };
-  return [choices, choose];
-}
+export const useChoices = () => useKept(KEY, remembered);

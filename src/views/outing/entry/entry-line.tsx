@@ -1,5 +1,11 @@
 'use client';
-import { DashboardOutlined, FormOutlined, NumberOutlined, PlusOutlined } from '@ant-design/icons';
+import {
+  DashboardOutlined,
+  FormOutlined,
+  NumberOutlined,
+  PlusOutlined,
+  UndoOutlined,
+} from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import type { Fault } from '@/core/faults/fault';
@@ -23,20 +29,23 @@ interface Props {
   editing: string | null;
   onDialog: (dialog: Dialog) => void;
   onKeypad: () => void;
+  canUndo: boolean;
+  onUndo: () => void;
 }
 
 type FoundFault = Extract<Interpretation, { kind: 'fault' }>;
 
 /** Where a line is typed as on paper; below it, how it is read, or what is wrong. */
-export function EntryLine({ counter, view, editing, onDialog, onKeypad }: Props) {
-  const { input, text, type, found, save, status } = view;
+export function EntryLine(props: Props) {
+  const { view, editing, onDialog } = props;
+  const { input, text, type, found, status } = view;
   const fault = found.kind === 'fault' ? found : null;
   const take = (line: string) => {
     type(line);
     input.current?.focus();
   };
   return (
-    <div className={styles.entry}>
+    <div className={styles.entry} data-entry>
       {editing && <EditingBar view={view} words={editing} />}
       <EntryField view={view} fault={fault} onLines={(pasted) => onDialog({ pasted })} />
       <div className={styles.below}>
@@ -47,42 +56,61 @@ export function EntryLine({ counter, view, editing, onDialog, onKeypad }: Props)
             <ReadingWords found={found} text={text} status={status} />
           )}
         </div>
-        <div className={styles.buttons}>
-          <ToolButton
-            icon={PlusOutlined}
-            label={WORDS.more}
-            about={WORDS.moreAbout}
-            onClick={() => onDialog('palette')}
-          />
-          <ToolButton
-            icon={DashboardOutlined}
-            label={WORDS.keypad}
-            about={WORDS.keypadAbout}
-            onClick={onKeypad}
-          />
-          <ToolButton
-            icon={FormOutlined}
-            label={WORDS.form}
-            about={WORDS.formAbout}
-            onClick={() => onDialog('form')}
-          />
-          <ToolButton
-            icon={NumberOutlined}
-            label={WORDS.counter}
-            about={WORDS.counterAbout}
-            href={counter}
-          />
-          <Button
-            type="primary"
-            className={styles.log}
-            onClick={save}
-            loading={view.saving}
-            disabled={found.kind === 'nothing' || fault !== null}
-          >
-            {editing ? WORDS.saveThis : WORDS.save}
-          </Button>
-        </div>
+        <Buttons {...props} isFault={fault !== null} />
       </div>
+    </div>
+  );
+}
+
+/** The other ways to write a line, undo under the thumb, and the button that logs it. */
+function Buttons(props: Props & { isFault: boolean }) {
+  const { counter, view, editing, onDialog, onKeypad, canUndo, onUndo, isFault } = props;
+  return (
+    <div className={styles.buttons}>
+      <ToolButton
+        icon={PlusOutlined}
+        label={WORDS.more}
+        about={WORDS.moreAbout}
+        onClick={() => onDialog('palette')}
+      />
+      <ToolButton
+        icon={DashboardOutlined}
+        label={WORDS.keypad}
+        about={WORDS.keypadAbout}
+        onClick={onKeypad}
+      />
+      <span className={styles.atDesk}>
+        <ToolButton
+          icon={FormOutlined}
+          label={WORDS.form}
+          about={WORDS.formAbout}
+          onClick={() => onDialog('form')}
+        />
+      </span>
+      <span className={styles.inHand}>
+        <ToolButton
+          icon={UndoOutlined}
+          label={WORDS.undo}
+          about={WORDS.undoLast}
+          disabled={!canUndo}
+          onClick={onUndo}
+        />
+      </span>
+      <ToolButton
+        icon={NumberOutlined}
+        label={WORDS.counter}
+        about={WORDS.counterAbout}
+        href={counter}
+      />
+      <Button
+        type="primary"
+        className={styles.log}
+        onClick={view.save}
+        loading={view.saving}
+        disabled={view.found.kind === 'nothing' || isFault}
+      >
+        {editing ? WORDS.saveThis : WORDS.save}
+      </Button>
     </div>
   );
 }

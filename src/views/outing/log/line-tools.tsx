@@ -21,6 +21,8 @@ interface Props {
   onAccept: (code: string) => void;
   onCorrection: (leg: Leg) => void;
   onReversed: () => void;
+  /** Back to the line that is typed. */
+  onDone: () => void;
 }
 
 /** What can be done with the selected line, and with the warnings on it. */
@@ -41,8 +43,13 @@ export function LineTools(props: Props) {
     [WORDS.moveDown, () => props.onMove('down')],
   ];
   return (
-    <div className={styles.tools} role="toolbar" aria-label={name}>
-      <b>{name}</b>
+    <div className={styles.tools} role="toolbar" aria-label={name} data-line-tools>
+      <span className={styles.chosen}>
+        <b>{name}</b>
+        <Button type="text" onClick={props.onDone}>
+          {WORDS.done}
+        </Button>
+      </span>
       {warnings.map((warning) => (
         <WarningTools key={warning.code} {...props} warning={warning} />
       ))}

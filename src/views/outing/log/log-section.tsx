@@ -29,6 +29,7 @@ interface Props {
   /** The keypad in place of the entry line; null while it is closed. */
   keypad: KeypadState | null;
   onKeypad: (open: boolean) => void;
+  canUndo: boolean;
 }
 
 /** Lets the next leg leave from the station at the end of a leg. */
@@ -87,6 +88,7 @@ export function LogSection(props: Props) {
           onAccept={(code) => view.accept(selected, code)}
           onCorrection={(correction) => view.useCorrection(selected, correction)}
           onReversed={() => setDialog('reversed')}
+          onDone={() => setSelected(null)}
         />
       )}
       <EntryArea {...props} />
@@ -95,7 +97,7 @@ export function LogSection(props: Props) {
 }
 
 /** Where lines are written: the entry line, or the keypad in its place. */
-function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad }: Props) {
+function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }: Props) {
   const { editing } = view;
   if (keypad && !editing) {
     return (
@@ -114,6 +116,8 @@ function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad }: Props) 
       editing={editing && editingWords(editing.how, leg?.number ?? 0)}
       onDialog={setDialog}
       onKeypad={() => onKeypad(true)}
+      canUndo={canUndo}
+      onUndo={() => void view.step('undo')}
     />
   );
 }

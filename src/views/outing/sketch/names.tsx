@@ -1,71 +1,84 @@
 import { useMemo } from 'react';
-import type { Solution } from '@/core/survey/solution';
-import { placeLabels, type Label } from '@/sketch/labels';
-import type { Scene } from '@/sketch/scene';
-import { onScreen, type Size, type View } from '@/sketch/view';
+import { placeLabels, type Box, type Label } from '@/sketch/labels';
+import type { Mark, Scene } from '@/sketch/scene';
+import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import { CairnStones } from '@/ui/cairn-mark';
 import { FeatureMark } from '@/ui/feature-mark';
-import type { WayEnds } from '../way-home-strip';
+import type { HomeDrawing } from './home-line';
 import styles from './sketch-pane.module.css';
 import { ellipseAt } from './uncertainty';
 
 interface Props {
-  solution: Solution;
   scene: Scene;
   view: View;
-  ends: WayEnds | null;
-  /** The sheet that labels should stay on, while all of it is in view. */
-  sheet: Size | null;
+  home: HomeDrawing | null;
+  /** What else labels keep off: the scale bar and the arrows. */
+  furniture: readonly Box[];
+  size: Size;
+  /** The entry that is selected. */
+  selected: number | null;
 }
 
-/** The start's cairn, the traveller, and the names on the sketch. */
-export function Names({ solution, scene, view, ends, sheet }: Props) {
-  // Where labels go depends on the scale only: panning moves them all alike.
-  const width = sheet?.width ?? 0;
-  const height = sheet?.height ?? 0;
-  const left = sheet ? 0 - view.x : 0;
-  const top = sheet ? 0 - view.y : 0;
+/** The keys of the marks that an entry of the log has made. */
+const keysOf = (entry: number) => [`s${entry}`, `a${entry}`, `l${entry}`];
+
+/** The start's cairn, the traveller, what was seen, and as many names as there is room for. */
+export function Names({ scene, view, home, furniture, size, selected }: Props) {
+  const marks = useMemo(() => scene.outings.flatMap((outing) => outing.marks), [scene]);
   const labels = useMemo(() => {
-    const { places, current } = solution;
-    const flat = { k: view.k, x: 0, y: 0 };
-    const from = onScreen(flat, places.at(ends?.from ?? current));
-    const to = onScreen(flat, places.at(ends?.to ?? 0));
-    const box = width > 0 ? { left, top, right: left + width, bottom: top + height } : null;
-    return placeLabels(scene, flat, [[from, to]], box);
-  }, [solution, scene, view.k, ends, left, top, width, height]);
+    const keys = selected === null ? [] : keysOf(selected);
+    const key = marks.find((mark) => keys.includes(mark.key))?.key ?? null;
+    const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
+    const obstacles = {
+      lines: home ? [[home.a, home.b] as const] : [],
+      boxes: [...furniture, ...(home?.plate ? [home.plate.box] : [])],
+    };
+    return placeLabels(scene, view, obstacles, sheet, key);
+  }, [marks, scene, view, home, furniture, size, selected]);
   return (
-    <g transform={`translate(${view.x} ${view.y})`}>
-      {labels.map((label) => (
-        <Name key={label.mark.key} label={label} view={view} />
+    <g data-testid="names">
+      {marks.map((mark) => (
+        <Symbol key={mark.key} mark={mark} pixel={onScreen(view, mark)} view={view} />
+      ))}
+      {labels.map(({ mark, x, y }: Label) => (
+        <text key={mark.key} className={styles[mark.kind]} x={x} y={y} data-kind={mark.kind}>
+          {mark.text}
+        </text>
       ))}
     </g>
   );
 }
 
-/** One mark with its name. */
-function Name({ label: { mark, pixel, x, y }, view }: { label: Label; view: View }) {
+interface SymbolProps {
+  mark: Mark;
+  pixel: Pixel;
+  view: View;
+}
+
+/** What is drawn at a mark: a station has its pebble from the route. */
+function Symbol({ mark, pixel, view }: SymbolProps) {
+  if (mark.kind === 'you') {
+    return <circle className={styles.you} cx={pixel.x} cy={pixel.y} r="8" />;
+  }
+  if (mark.kind === 'start') {
+    return (
+      <g className={styles.start} transform={`translate(${pixel.x} ${pixel.y + 4})`}>
+        <CairnStones />
+      </g>
+    );
+  }
+  if (mark.kind === 'station') return null;
   return (
-    <g>
+    <>
       {mark.uncertainty && (
         <ellipse
           className={styles.landmarkUncertainty}
           {...ellipseAt(pixel, mark.uncertainty, view)}
         />
       )}
-      {mark.kind === 'seen' && (
-        <g className={styles.seenMark} transform={`translate(${pixel.x} ${pixel.y})`}>
-          <FeatureMark kind={mark.feature} />
-        </g>
-      )}
-      {mark.kind === 'you' && <circle className={styles.you} cx={pixel.x} cy={pixel.y} r="8" />}
-      {mark.kind === 'start' && (
-        <g className={styles.start} transform={`translate(${pixel.x} ${pixel.y + 4})`}>
-          <CairnStones />
-        </g>
-      )}
-      <text className={styles[mark.kind]} x={x} y={y}>
-        {mark.text}
-      </text>
-    </g>
+      <g className={styles.seenMark} transform={`translate(${pixel.x} ${pixel.y})`}>
+        <FeatureMark kind={mark.feature} />
+      </g>
+    </>
   );
 }

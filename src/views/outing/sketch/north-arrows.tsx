@@ -1,8 +1,9 @@
 import type { OutingNorths } from '@/core/north/outing-norths';
-import { angleText } from '@/core/units/angle';
+import { angleText, signedDifference } from '@/core/units/angle';
 import { polar } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
-import type { Scene } from '@/sketch/scene';
+import type { Box } from '@/sketch/labels';
+import { scenePoints, type Scene } from '@/sketch/scene';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import styles from './sketch-pane.module.css';
 
@@ -10,23 +11,34 @@ const LENGTH = 74;
 const LINE_HEIGHT = 16;
 /** Below this angle the arrows would lie on each other. */
 const SMALLEST_DRAWN = 0.5;
-/** How far the arrows and their names reach into the sketch. */
-const REACH = { width: 260, height: 130 };
 /** Far enough from a side for an arrow that leans to it, and its name. */
 const FOOT_X = 110;
 const FOOT_Y = 122;
 
-/** The foot of the arrows: at the top right, or left where stations are in that corner. */
-export function arrowsFoot(scene: Scene, view: View, { width }: Size): Pixel {
-  let [inRight, inLeft] = [0, 0];
-  for (const { to } of scene.outings.flatMap(({ legs }) => legs)) {
-    const { x, y } = onScreen(view, to);
-    if (y > REACH.height || y < 0) continue;
-    if (x > width - REACH.width) inRight++;
-    else if (x < REACH.width) inLeft++;
-  }
-  return { x: inRight > 0 && inLeft === 0 ? FOOT_X : width - FOOT_X, y: FOOT_Y };
+/** The box that the arrows and their names may take, from their foot. */
+export const arrowsBox = ({ x, y }: Pixel): Box => ({
+  left: x - FOOT_X,
+  right: x + FOOT_X,
+  top: y - FOOT_Y,
+  bottom: y + 12,
+});
+
+/** The foot of the arrows: in the corner where the fewest stations are, the top right if it may. */
+export function arrowsFoot(scene: Scene, view: View, { width, height }: Size): Pixel {
+  const stations = scenePoints(scene).map((point) => onScreen(view, point));
+  const corners = [
+    { x: width - FOOT_X, y: FOOT_Y },
+    { x: FOOT_X, y: FOOT_Y },
+    { x: width - FOOT_X, y: height - 24 },
+  ];
+  const counts = corners.map((corner) => {
+    const { left, right, top, bottom } = arrowsBox(corner);
+    return count(stations, ({ x, y }) => x > left && x < right && y > top && y < bottom);
+  });
+  return corners[counts.indexOf(Math.min(...counts))] ?? { x: width - FOOT_X, y: FOOT_Y };
 }
+
+const count = <Each,>(all: readonly Each[], is: (each: Each) => boolean) => all.filter(is).length;
 
 interface ArrowProps {
   turn: Degrees;
@@ -59,14 +71,21 @@ function Arrow({ turn, name, angle, className }: ArrowProps) {
   );
 }
 
-/** All norths that are known, with the declination; the sheet's top is the frame's north. */
-export function NorthArrows({ norths, foot }: { norths: OutingNorths; foot: Pixel }) {
+interface Props {
+  norths: OutingNorths;
+  foot: Pixel;
+  /** The bearing that is up. */
+  up: Degrees;
+}
+
+/** All norths that are known, with the declination. */
+export function NorthArrows({ norths, foot, up }: Props) {
   const { declinationEast, convergenceEast } = norths;
   const transform = `translate(${foot.x} ${foot.y})`;
   if (declinationEast === null) {
     return (
       <g transform={transform}>
-        <Arrow turn={0} name="magnetic" className={styles.magnetic} />
+        <Arrow turn={signedDifference(up, 0)} name="magnetic" className={styles.magnetic} />
       </g>
     );
   }
@@ -75,16 +94,20 @@ export function NorthArrows({ norths, foot }: { norths: OutingNorths; foot: Pixe
     <g transform={transform}>
       {drawsMagnetic && (
         <Arrow
-          turn={declinationEast}
+          turn={signedDifference(up, declinationEast)}
           name="magnetic"
           angle={angleText(declinationEast)}
           className={styles.magnetic}
         />
       )}
       {Math.abs(convergenceEast) >= SMALLEST_DRAWN && (
-        <Arrow turn={convergenceEast} name="grid" className={styles.grid} />
+        <Arrow turn={signedDifference(up, convergenceEast)} name="grid" className={styles.grid} />
       )}
-      <Arrow turn={0} name={drawsMagnetic ? 'true' : 'true, magnetic'} className={styles.true} />
+      <Arrow
+        turn={signedDifference(up, 0)}
+        name={drawsMagnetic ? 'true' : 'true, magnetic'}
+        className={styles.true}
+      />
     </g>
   );
 }

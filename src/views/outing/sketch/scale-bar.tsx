@@ -1,17 +1,28 @@
 import type { Metres } from '@/core/units/units';
+import type { Box } from '@/sketch/labels';
 import { scaleBarMetres, type View } from '@/sketch/view';
 import styles from './sketch-pane.module.css';
 
 const MOST_PIXELS = 140;
 
+/** The box that the scale bar and its words take. */
+export const scaleBox = (height: number): Box => ({
+  left: 0,
+  right: 24 + MOST_PIXELS + 60,
+  top: height - 60,
+  bottom: height,
+});
+
 interface Props {
   view: View;
   height: number;
   paceMetres: Metres | null;
+  /** Metres between the lines of the grid; null without one. */
+  gridMetres: Metres | null;
 }
 
 /** A round length on the ground, in metres and in paces. */
-export function ScaleBar({ view, height, paceMetres }: Props) {
+export function ScaleBar({ view, height, paceMetres, gridMetres }: Props) {
   const metres = scaleBarMetres(view.k, MOST_PIXELS);
   const width = metres * view.k;
   const paces =
@@ -22,6 +33,7 @@ export function ScaleBar({ view, height, paceMetres }: Props) {
       <text x={0} y={-14}>
         {metres >= 1000 ? `${metres / 1000} km` : `${metres} m`}
         {paces}
+        {gridMetres === null ? '' : ` · grid ${gridMetres} m`}
       </text>
     </g>
   );

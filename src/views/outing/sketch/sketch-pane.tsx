@@ -1,27 +1,24 @@
 'use client';
-import {
-  CompressOutlined,
-  DotChartOutlined,
-  ZoomInOutlined,
-  ZoomOutOutlined,
-} from '@ant-design/icons';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, useState, useCallback, type KeyboardEvent, type MouseEvent } from 'react';
+import { useMemo, useRef, useCallback, type KeyboardEvent, type MouseEvent } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution, SolvedLeg } from '@/core/survey/solution';
 import { legNear } from '@/sketch/paths';
 import { sceneOf, type Scene } from '@/sketch/scene';
-import { fitView, type Size } from '@/sketch/view';
-import { ToolButton } from '@/ui/controls/tool-button';
+import { gridOf } from '@/sketch/grid';
+import { upOf } from '@/sketch/orientation';
+import { fitView, viewTransform, type Size } from '@/sketch/view';
 import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
-import { HomeLine } from './home-line';
-import { arrowsFoot, NorthArrows } from './north-arrows';
+import { HomeLine, homeDrawing } from './home-line';
+import { arrowsBox, arrowsFoot, NorthArrows } from './north-arrows';
 import { Names } from './names';
 import { Preview, SelectedLeg, Walked } from './route';
-import { ScaleBar } from './scale-bar';
+import { ScaleBar, scaleBox } from './scale-bar';
+import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
+import { SketchTools, ZOOM_STEP } from './sketch-tools';
 import { Uncertainty } from './uncertainty';
 import { useView, type ViewControls } from './use-view';
 
@@ -31,7 +28,6 @@ const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCl
 
 const FINGER_PIXELS = 22;
 const PAN_PIXELS = 60;
-const ZOOM_STEP = 1.5;
 
 interface Props {
   solution: Solution;
@@ -39,6 +35,8 @@ interface Props {
   leg: SolvedLeg | null;
   preview: PreviewLeg | null;
   ends: WayEnds | null;
+  /** The selected entry: its name is shown. */
+  selected: number | null;
   /** Selects an entry of the log. */
   onSelect: (entry: number | null) => void;
 }
@@ -65,15 +63,25 @@ function keyActions(
   };
 }
 
-/** The route as it was walked, north up, with the way home across it. */
-export function SketchPane({ solution, leg, preview, ends, onSelect }: Props) {
+/** Does what a key does, where it does anything. */
+const onKeyOf = (actions: ReturnType<typeof keyActions>) => (event: KeyboardEvent) => {
+  const act = event.ctrlKey || event.metaKey ? undefined : actions[event.key];
+  if (!act) return;
+  event.preventDefault();
+  act();
+};
+
+/** The route as it was walked, with the way home across it. */
+export function SketchPane(props: Props) {
+  const { solution, leg, preview, ends, selected, onSelect } = props;
   const { legs } = solution;
   const svg = useRef<SVGSVGElement>(null);
-  const [walks, setWalks] = useState(false);
+  const [choices, choose] = useSketchChoices();
   const scene = useMemo(() => sceneOf(solution), [solution]);
+  const up = upOf(solution, choices.orientation);
   const toFit = useCallback(
-    (size: Size) => fitView(scene, size, preview?.end ?? null),
-    [scene, preview],
+    (size: Size) => fitView(scene, size, preview?.end ?? null, up),
+    [scene, preview, up],
   );
   const controls = useView(svg, toFit);
   const { view, size } = controls;
@@ -82,13 +90,6 @@ export function SketchPane({ solution, leg, preview, ends, onSelect }: Props) {
     const box = event.currentTarget.getBoundingClientRect();
     const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
     selectLeg(legNear(scene, view, pixel, FINGER_PIXELS));
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey) return;
-    const act = keyActions(controls, leg?.number ?? 0, legs.count, selectLeg)[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
   };
   return (
     <div className={styles.pane}>
@@ -99,7 +100,7 @@ export function SketchPane({ solution, leg, preview, ends, onSelect }: Props) {
         aria-label={WORDS.sketchLabel}
         tabIndex={0}
         onClick={onClick}
-        onKeyDown={onKeyDown}
+        onKeyDown={onKeyOf(keyActions(controls, leg?.number ?? 0, legs.count, selectLeg))}
         data-testid="sketch"
       >
         {size.width > 0 && (
@@ -110,14 +111,19 @@ export function SketchPane({ solution, leg, preview, ends, onSelect }: Props) {
             ends={ends}
             scene={scene}
             controls={controls}
-            walks={walks && !ends}
+            choices={choices}
+            selected={selected}
           />
         )}
       </svg>
       <SketchTools
         controls={controls}
-        walks={walks}
-        onWalks={ends === null ? () => setWalks(!walks) : null}
+        choices={choices}
+        onChoose={(change) => {
+          choose(change);
+          if (change.orientation) controls.fit();
+        }}
+        canWalk={ends === null}
       />
     </div>
   );
@@ -126,59 +132,49 @@ export function SketchPane({ solution, leg, preview, ends, onSelect }: Props) {
 interface DrawingProps extends Omit<Props, 'onSelect'> {
   scene: Scene;
   controls: ViewControls;
-  walks: boolean;
+  choices: SketchChoices;
 }
 
 /** The sketch itself, from the back to the front. */
-function Drawing({ solution, leg, preview, ends, scene, controls, walks }: DrawingProps) {
-  const { view, size, isFitted } = controls;
+function Drawing(props: DrawingProps) {
+  const { solution, leg, preview, ends, scene, controls, choices, selected } = props;
+  const { view, size } = controls;
   const { norths } = solution.places.frame;
+  const home = useMemo(
+    () => homeDrawing(solution, view, ends, preview, size),
+    [solution, view, ends, preview, size],
+  );
+  const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
+  const furniture = useMemo(() => [arrowsBox(foot), scaleBox(size.height)], [foot, size.height]);
+  const grid = choices.grid ? gridOf(view, size) : null;
   return (
     <>
+      <g transform={viewTransform(view)}>
+        {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
+      </g>
       <Uncertainty solution={solution} view={view} ends={ends} />
-      <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
-        {walks && <WalksCloud solution={solution} />}
+      <g transform={viewTransform(view)}>
+        {choices.walks && !ends && <WalksCloud solution={solution} />}
         <Walked scene={scene} />
         <SelectedLeg leg={leg} />
         {preview && <Preview preview={preview} />}
       </g>
-      <HomeLine solution={solution} view={view} ends={ends} preview={preview} size={size} />
+      {home && <HomeLine drawing={home} />}
       <Names
-        solution={solution}
         scene={scene}
         view={view}
-        ends={ends}
-        sheet={isFitted ? size : null}
+        home={home}
+        furniture={furniture}
+        size={size}
+        selected={selected}
       />
-      <NorthArrows norths={norths} foot={arrowsFoot(scene, view, size)} />
-      <ScaleBar view={view} height={size.height} paceMetres={generalPace(solution.end)} />
+      <NorthArrows norths={norths} foot={foot} up={view.turn} />
+      <ScaleBar
+        view={view}
+        height={size.height}
+        paceMetres={generalPace(solution.end)}
+        gridMetres={grid?.stepMetres ?? null}
+      />
     </>
   );
 }
-
-interface ToolsProps {
-  controls: ViewControls;
-  walks: boolean;
-  /** Null while they can't be shown. */
-  onWalks: (() => void) | null;
-}
-
-const SketchTools = ({ controls: { zoomBy, fit }, walks, onWalks }: ToolsProps) => (
-  <div className={styles.tools}>
-    <ToolButton icon={ZoomInOutlined} label={WORDS.zoomIn} onClick={() => zoomBy(ZOOM_STEP)} />
-    <ToolButton
-      icon={ZoomOutOutlined}
-      label={WORDS.zoomOut}
-      onClick={() => zoomBy(1 / ZOOM_STEP)}
-    />
-    <ToolButton icon={CompressOutlined} label={WORDS.fit} onClick={fit} />
-    <ToolButton
-      icon={DotChartOutlined}
-      label={WORDS.walks}
-      about={WORDS.walksAbout}
-      pressed={walks}
-      disabled={onWalks === null}
-      onClick={onWalks ?? undefined}
-    />
-  </div>
-);

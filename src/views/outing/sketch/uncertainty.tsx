@@ -9,11 +9,11 @@ import styles from './sketch-pane.module.css';
 export const ellipseAt = (
   { x, y }: Pixel,
   { semiMajorMetres, semiMinorMetres, azimuthDegrees }: Ellipse,
-  { k }: View,
+  { k, turn }: View,
 ) => ({
   rx: semiMajorMetres * k,
   ry: semiMinorMetres * k,
-  transform: `translate(${x} ${y}) rotate(${azimuthDegrees - 90})`,
+  transform: `translate(${x} ${y}) rotate(${azimuthDegrees - turn - 90})`,
 });
 
 interface Props {

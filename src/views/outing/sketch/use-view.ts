@@ -1,7 +1,7 @@
 'use client';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import type { Size, View } from '@/sketch/view';
 
 /** How far one may zoom: pixels a metre. */
@@ -30,6 +30,7 @@ function useSize(svg: Svg): Size {
 
 /** Pan and zoom by wheel, drag and pinch. */
 function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): void {
+  const turn = useRef(view.turn);
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   useEffect(() => {
     const element = svg.current;
@@ -39,7 +40,7 @@ function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): 
       .clickDistance(CLICK_PIXELS)
       .on('zoom', (event: { transform: View; sourceEvent: unknown }) => {
         const { k, x, y } = event.transform;
-        if (event.sourceEvent !== null) onMoved({ k, x, y });
+        if (event.sourceEvent !== null) onMoved({ k, x, y, turn: turn.current });
       });
     behaviour.current = created;
     const selection = select(element);
@@ -53,6 +54,7 @@ function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): 
     const element = svg.current;
     if (!element || !behaviour.current) return;
     const { k, x, y } = view;
+    turn.current = view.turn;
     select(element).property('__zoom', zoomIdentity.translate(x, y).scale(k));
   }, [svg, view]);
 }
@@ -61,7 +63,8 @@ function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): 
 export function useView(svg: Svg, toFit: (size: Size) => View) {
   const size = useSize(svg);
   const [moved, setMoved] = useState<View | null>(null);
-  const view = moved ?? toFit(size);
+  const fitted = useMemo(() => toFit(size), [toFit, size]);
+  const view = moved ?? fitted;
   useZoomBehaviour(svg, view, setMoved);
   const zoomBy = useCallback(
     (factor: number) => {
@@ -70,12 +73,13 @@ export function useView(svg: Svg, toFit: (size: Size) => View) {
       const scale = Math.min(most, Math.max(least, k * factor));
       const ratio = scale / k;
       const [cx, cy] = [size.width / 2, size.height / 2];
-      setMoved({ k: scale, x: cx - (cx - x) * ratio, y: cy - (cy - y) * ratio });
+      const moved = { x: cx - (cx - x) * ratio, y: cy - (cy - y) * ratio };
+      setMoved({ ...view, ...moved, k: scale });
     },
     [view, size],
   );
   const panBy = useCallback(
-    (dx: number, dy: number) => setMoved({ k: view.k, x: view.x + dx, y: view.y + dy }),
+    (dx: number, dy: number) => setMoved({ ...view, x: view.x + dx, y: view.y + dy }),
     [view],
   );
   const fit = useCallback(() => setMoved(null), []);

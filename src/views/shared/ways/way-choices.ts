@@ -1,7 +1,6 @@
 'use client';
-import { useState } from 'react';
 import type { Metres } from '@/core/units/units';
-import { keepChoice, keptObject } from '@/store/kept-choice';
+import { useKept } from '@/views/shared/data/use-kept';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 
 export type Side = 'left' | 'right';
@@ -29,11 +28,8 @@ const USUAL: WayChoices = {
   via: null,
 };
 
-const keyOf = (outing: string) => `cairn-ways-${outing}`;
-
-/** What is kept, as far as it has the right types: another version may have kept other things. */
-function keptChoices(outing: string): WayChoices {
-  const kept = keptObject(keyOf(outing));
+/** What is kept, as far as it has the right types. */
+function remembered(kept: Record<string, unknown>): WayChoices {
   const number = (value: unknown) => (typeof value === 'number' ? value : null);
   return {
     line: typeof kept.line === 'string' ? kept.line : USUAL.line,
@@ -46,13 +42,5 @@ function keptChoices(outing: string): WayChoices {
 }
 
 /** The choices about the ways home of an outing, the same in every view, kept on the device. */
-export function useWayChoices(outing: string) {
-  const [choices, setChoices] = useState(() => keptChoices(outing));
-  const choose = (change: Partial<WayChoices>) => {
-    const next = { ...choices, ...change };
-    setChoices(next);
-    keepChoice(keyOf(outing), JSON.stringify(next));
-  };
-  return [choices, choose] as const;
-}
+export const useWayChoices = (outing: string) => useKept(`cairn-ways-${outing}`, remembered);
 export type ChooseWays = ReturnType<typeof useWayChoices>[1];

@@ -1,0 +1,61 @@
+import {
+  BorderOutlined,
+  CompassOutlined,
+  CompressOutlined,
+  DotChartOutlined,
+  ZoomInOutlined,
+  ZoomOutOutlined,
+} from '@ant-design/icons';
+import { ORIENTATIONS } from '@/sketch/orientation';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { WORDS } from '../words';
+import type { SketchChoices } from './sketch-choices';
+import styles from './sketch-pane.module.css';
+import type { ViewControls } from './use-view';
+
+export const ZOOM_STEP = 1.5;
+
+interface Props {
+  controls: ViewControls;
+  choices: SketchChoices;
+  onChoose: (change: Partial<SketchChoices>) => void;
+  /** False while another way than the one home is shown: walks simulate that. */
+  canWalk: boolean;
+}
+
+/** Below the drawing, never on it: zoom, what is up, the grid, simulated walks. */
+export function SketchTools({ controls: { zoomBy, fit }, choices, onChoose, canWalk }: Props) {
+  const { orientation, grid, walks } = choices;
+  const next = ORIENTATIONS[(ORIENTATIONS.indexOf(orientation) + 1) % ORIENTATIONS.length];
+  return (
+    <div className={styles.tools} role="toolbar" aria-label={WORDS.sketchTools}>
+      <ToolButton icon={ZoomInOutlined} label={WORDS.zoomIn} onClick={() => zoomBy(ZOOM_STEP)} />
+      <ToolButton
+        icon={ZoomOutOutlined}
+        label={WORDS.zoomOut}
+        onClick={() => zoomBy(1 / ZOOM_STEP)}
+      />
+      <ToolButton icon={CompressOutlined} label={WORDS.fit} onClick={fit} />
+      <ToolButton
+        icon={CompassOutlined}
+        label={WORDS.orientations[orientation]}
+        about={WORDS.orientationAbout(WORDS.orientations[orientation])}
+        onClick={() => onChoose({ orientation: next })}
+      />
+      <ToolButton
+        icon={BorderOutlined}
+        label={WORDS.grid}
+        pressed={grid}
+        onClick={() => onChoose({ grid: !grid })}
+      />
+      <ToolButton
+        icon={DotChartOutlined}
+        label={WORDS.walks}
+        about={WORDS.walksAbout}
+        pressed={walks}
+        disabled={!canWalk}
+        onClick={() => onChoose({ walks: !walks })}
+      />
+    </div>
+  );
+}
