@@ -34,7 +34,7 @@ type MakeChange = (state: OutingState) => Change | Fault | null;
 const CHANNEL = 'cairn-back-journals';
 
 /** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
-const MOST_TRIES = 8;
+const MOST_TRIES = 64;
 
 /**
  * One outing, open in one tab: follows its change log, whoever writes it, and adds to it. A change

@@ -18,7 +18,12 @@ const logAll = (page: Page, bearing: number, count: number): Promise<void> =>
         input.dispatchEvent(new Event('input', { bubbles: true }));
         await later();
         input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-        while (input.value !== '') await later();
+        for (let waits = 1; input.value !== ''; waits++) {
+          await later();
+          if (waits % 500 === 0) {
+            input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+          }
+        }
       }
     },
     LINE,
