@@ -22,6 +22,10 @@ const press = async (page, text) => {
   const found = await page.waitForSelector(`::-p-text(${text})`, { visible: true });
   await found.evaluate((element) => element.closest('button').click());
 };
+/** The keys of the number pad, in the order in which they are. */
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'Erase', '0'];
+const key = (digit) => `[aria-label="Number pad"] button:nth-child(${KEYS.indexOf(digit) + 1})`;
+
 const label = (text) => `[aria-label="${text}"]`;
 
 async function turnDial(page, turns) {
@@ -96,10 +100,10 @@ const PICTURES = [
     act: (page) => page.click('#tab-sketch'),
   },
   {
-    name: 'leg-form-phone',
+    name: 'home-now-phone',
     viewport: PHONE,
-    path: OUTING,
-    act: (page) => page.click(label('Form: a leg in separate fields')),
+    path: ofDemo('/home-now'),
+    ready: '[data-testid=answer-bearing]',
   },
   {
     name: 'keypad-phone',
@@ -107,6 +111,7 @@ const PICTURES = [
     path: OUTING,
     act: async (page) => {
       await page.click(label('Keypad: dial and number keys'));
+      await page.waitForSelector(key('0'), { visible: true });
       for (const digit of '22065') await page.click(key(digit));
     },
   },

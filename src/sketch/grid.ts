@@ -11,7 +11,7 @@ export interface Grid {
   readonly path: string;
 }
 
-/** The grid over all of the sheet that is seen: lines at a round number of metres from the start. */
+/** The grid over all of the sheet that is seen: lines at round metres from the start. */
 export function gridOf(view: View, { width, height }: Size): Grid {
   const stepMetres = scaleBarMetres(view.k, MOST_PIXELS);
   const corners = [

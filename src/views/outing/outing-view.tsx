@@ -18,7 +18,7 @@ import styles from './outing.module.css';
 import { Rescue } from './rescue';
 import { SketchPane } from './sketch/sketch-pane';
 import { useKeys, type KeyActions } from './use-keys';
-import { useRoom } from './use-room';
+import { useRoom } from '@/views/shared/page/use-room';
 import { useOutingView, type OutingViewState } from './use-outing-view';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { WORDS } from './words';

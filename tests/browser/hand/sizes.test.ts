@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { StillPages } from '../../support/browser/still-pages';
 import { VIEWS } from '@/views/views';
 import { LINE, PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
 
@@ -43,6 +44,12 @@ const stickingOut = ({ page }: Visitor) =>
       .concat(wide ? ['the page scrolls sideways'] : []);
   });
 
+let still: StillPages;
+beforeAll(async () => {
+  still = await StillPages.open();
+});
+afterAll(() => still.leave());
+
 /** WCAG 2.1, 1.4.4 (text at 200 %) and 1.4.10 (reflow at 320 pixels), and a phone on its side. */
 const SIZES = [
   ['320 pixels wide', { width: 320, height: 640, isMobile: true, hasTouch: true }, 100],
@@ -50,6 +57,12 @@ const SIZES = [
   ['text at 200 %', PHONE, 200],
   ['a desk zoomed to 200 %', { width: 640, height: 400 }, 100],
 ] as const;
+
+describe('pages that lie still', () => {
+  it('do something at first', async () => {
+    expect(await still.settle()).toBe(true);
+  });
+});
 
 describe.each(SIZES)('at %s', (_name, viewport, percent) => {
   const shared = sharedVisitor({ ...viewport });
@@ -122,5 +135,11 @@ describe('with the keyboard of a phone over the page', () => {
     await visitor.reads('#interpretation', /Struck out/);
     await visitor.click('Undo the last change');
     await visitor.reads('#line-1', /000°/);
+  });
+});
+
+describe('pages that lie still, after all of that', () => {
+  it('have woken the phone for nothing: no timer, no frame, no sensor', async () => {
+    expect(await still.woken()).toEqual([]);
   });
 });
