@@ -106,6 +106,7 @@ console.log('\nFirst-load JavaScript, compressed, as it came over the wire:');
 for (const [name, path] of [
   ['outings', '/'],
   ['outing', '/outing?id=none'],
+  ['Home now', '/home-now?id=none'],
 ] as const) {
   const context = await browser.createBrowserContext();
   const sizes = await firstLoad(await context.newPage(), server.url + path);

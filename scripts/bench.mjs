@@ -8,6 +8,7 @@ ensureChromium();
 if (!existsSync('.next/script-hashes.json')) build();
 run('npx', 'tsx', 'bench/solve.ts');
 run('npx', 'tsx', 'bench/browser.ts');
+run('npx', 'tsx', 'bench/first-second.ts');
 run('npx', 'tsx', 'bench/arrivals.ts');
 run('npx', 'tsx', 'bench/large-logbook.ts');
 run('npx', 'tsx', 'bench/growth.ts');

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { LINE, Visitor } from '../support/browser/visitor';
+import { tap } from '../support/browser/tap';
+import { LINE, PHONE, Visitor } from '../support/browser/visitor';
 
 /** Another script address stands for a newer version: it installs, and waits for the old one. */
 async function newerVersion({ page }: Visitor) {
@@ -51,6 +52,31 @@ describe('a new version', () => {
       );
       tab.expectNoProblems();
     }
+    await visitor.leave();
+  });
+
+  it('waits in the middle of a count and of a leg on the keypad, and loses neither', async () => {
+    const visitor = await Visitor.arrive(PHONE);
+    const { page } = visitor;
+    const id = await visitor.open(['pace 65 per 100 m'], 'counter');
+    await visitor.workerInstalled();
+    await visitor.fill('#follow', '231');
+    await tap(visitor, 3);
+    await newerVersion(visitor);
+    await visitor.reads(NOTICE, UPDATE);
+    // The count goes on under the notice, which takes nothing over by itself.
+    await tap(visitor, 2);
+    await visitor.reads('[data-testid=counted]', /^5$/);
+    const updated = page.waitForNavigation();
+    await visitor.press('Update now');
+    await updated;
+    await visitor.reads('[data-testid=counted]', /^5$/);
+    expect(await visitor.value('#follow')).toBe('231');
+    await visitor.goto('outing', id);
+    await visitor.press('Keypad: dial and number keys');
+    for (const digit of '2206') await visitor.pick(digit, '[data-keypad]');
+    await page.reload();
+    await visitor.reads('[data-testid=keypad-count]', /^6$/);
     await visitor.leave();
   });
 

@@ -32,14 +32,16 @@ interface Props {
   canUndo: boolean;
 }
 
-/** Lets the next leg leave from the station at the end of a leg. */
-const useLegFrom = (solution: Solution, saveLine: OutingViewState['saveLine']) =>
+/** Lets the next leg leave from the station at the end of a leg; then that leg can be typed. */
+const useLegFrom = (solution: Solution, { saveLine, setSelected }: OutingViewState) =>
   useCallback(
     (index: number) => {
       const from = solution.legs.atEntry(index);
-      if (from) void saveLine({ kind: 'from', station: stationName(solution, from.to) });
+      if (!from) return;
+      setSelected(null);
+      void saveLine({ kind: 'from', station: stationName(solution, from.to) });
     },
-    [solution, saveLine],
+    [solution, saveLine, setSelected],
   );
 
 /** The log with what is said about it, the tools of the selected line, and the entry line. */
@@ -48,7 +50,7 @@ export function LogSection(props: Props) {
   const { outing } = solution;
   const { selected, setSelected, editing } = view;
   const entry = selected === null ? undefined : outing.entries[selected];
-  const legFrom = useLegFrom(solution, view.saveLine);
+  const legFrom = useLegFrom(solution, view);
   return (
     <section id="pane-log" className={styles.logPane} aria-label={WORDS.log}>
       <HeaderWarnings
