@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { PHONE, SIZES, sharedVisitor, Visitor } from '../../support/browser/visitor';
+import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const OUT = [
   'date 2026-08-14 09:40',
@@ -10,8 +10,8 @@ const OUT = [
   '090 400m > B @10:20',
 ];
 
-describe.each(SIZES)('Home now, on a %s', (_name, viewport) => {
-  const shared = sharedVisitor(viewport);
+describe('Home now', () => {
+  const shared = sharedVisitor(PHONE);
 
   it('is one tap from the log and from other views, and walks the chosen way', async () => {
     const { visitor } = shared;
@@ -104,6 +104,7 @@ describe('the last known way home', () => {
     await visitor.goto('outings');
     await page.waitForSelector('#last-home', { visible: true });
     await visitor.click('Delete: Test');
+    await visitor.reads('[role=status]', /Test/);
     await page.reload();
     await visitor.reads('main', /Start an outing/);
     await visitor.gone('#last-home');

@@ -60,12 +60,6 @@ const SIZES = [
 /** The size of text that a browser begins with. */
 const TEXT_PIXELS = 16;
 
-describe('pages that lie still', () => {
-  it('do something at first', async () => {
-    expect(await still.settle()).toBe(true);
-  });
-});
-
 describe('at any size of page and text', () => {
   const shared = sharedVisitor(PHONE);
 
@@ -147,8 +141,9 @@ describe('with the keyboard of a phone over the page', () => {
   });
 });
 
-describe('pages that lie still, after all of that', () => {
-  it('have woken the phone for nothing: no timer, no frame, no sensor', async () => {
+describe('pages that lie still while all of that is done', () => {
+  it('wake the phone for nothing: no timer, no frame, no sensor', async () => {
+    expect(await still.settled).toBe(true);
     expect(await still.woken()).toEqual([]);
   });
 });

@@ -35,17 +35,27 @@ function countWakeUps() {
   };
 }
 
+const later = (milliseconds: number) =>
+  new Promise<void>((resolve) => setTimeout(resolve, milliseconds));
+
 /** The views of the hand. */
 const VIEWS: readonly ViewId[] = ['outing', 'home-now', 'walk', 'counter'];
 
 /** Pages of one outing that nobody touches, watched while other tests run. */
 export class StillPages {
-  private settledAt = Infinity;
+  /** Once the pages have done what they do at first: whether that was seen at all. */
+  readonly settled: Promise<boolean>;
+  private readonly watched: Promise<void>;
 
   private constructor(
     private readonly visitor: Visitor,
     private readonly pages: readonly { readonly view: ViewId; readonly page: Page }[],
-  ) {}
+  ) {
+    this.settled = later(SETTLED_MS)
+      .then(() => this.read())
+      .then((read) => read.every(({ woken }) => woken.length > 0));
+    this.watched = this.settled.then(() => later(WATCHED_MS));
+  }
 
   static async open(): Promise<StillPages> {
     const visitor = await Visitor.arrive(PHONE);
@@ -77,17 +87,9 @@ export class StillPages {
     );
   }
 
-  /** Waits until the pages have done what they do at first; true if that was seen at all. */
-  async settle(): Promise<boolean> {
-    await new Promise((resolve) => setTimeout(resolve, SETTLED_MS));
-    this.settledAt = performance.now();
-    return (await this.read()).every(({ woken }) => woken.length > 0);
-  }
-
-  /** What woke the pages in at least half a minute. */
+  /** What woke the pages in the half minute after that, or longer. */
   async woken() {
-    const left = this.settledAt + WATCHED_MS - performance.now();
-    await new Promise((resolve) => setTimeout(resolve, Math.max(0, left)));
+    await this.watched;
     return (await this.read()).filter(({ woken }) => woken.length > 0);
   }
 
