@@ -5,7 +5,7 @@ export const LAST_HOME_ID = 'last-home';
 const AWAKE = 'awake';
 
 /**
- * Runs before the app does, from a few hundred bytes: paints the last known way home, with its age,
+ * Runs before the app does, from a kilobyte: paints the last known way home, with its age,
  * until the log has been read. Only on pages that show an outing, or the list of them.
  */
 export const LAST_HOME_SCRIPT = `(function(){try{

@@ -13,8 +13,10 @@ interface Props {
 }
 
 /** The bearing to follow: typed, kept from the leg before, or taken from the phone's compass. */
-export function Following({ counter, count: { ground, isKept } }: Props) {
+export function Following({ counter, count }: Props) {
   const [compass, setCompass] = useState(false);
+  const { ground } = count;
+  const isKept = count.isKept && counter.bearing === count.bearing;
   return (
     <>
       <div className={styles.follow}>
@@ -33,7 +35,7 @@ export function Following({ counter, count: { ground, isKept } }: Props) {
           {WORDS.compass}
         </Button>
       </div>
-      {isKept && counter.bearing !== '' && <p className={styles.soft}>{WORDS.kept}</p>}
+      {isKept && <p className={styles.soft}>{WORDS.kept}</p>}
       {compass && (
         <CompassAid
           onUse={(bearing) => {

@@ -20,7 +20,7 @@ describe('the counter in one hand', () => {
   };
 
   it('logs at Arrived at once, keeps the bearing, and takes a leg back whole', async () => {
-    const { visitor } = await at(['pace 65 per 100 m']);
+    const { visitor, id } = await at(['pace 65 per 100 m']);
     await visitor.fill('#follow', '231');
     await tap(visitor, 3);
     await visitor.choose('Arrived: log it');
@@ -36,6 +36,10 @@ describe('the counter in one hand', () => {
     await visitor.gone('::-p-text(Take it back)');
     await visitor.choose('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 231 4p/);
+    // What the walk home asks for goes before what was only kept.
+    await visitor.goto('counter', id, { follow: '051M', metres: '14', to: 'Start' });
+    await visitor.reads('[data-testid=target]', /^To Start: 14 m, 9 paces left$/);
+    expect(await visitor.value('#follow')).toBe('051M');
     await openLog(visitor);
     await visitor.home('051°', /Walk 14 m: 9 paces/);
     await visitor.reads(line(2), /231°.*4 paces/);

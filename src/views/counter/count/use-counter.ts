@@ -3,7 +3,7 @@ import { addEntries, type Command } from '@/core/edit/command';
 import { faultMessage } from '@/core/faults/messages';
 import type { Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
-import { openBox, type Count, type CountLine } from '@/store/count';
+import { isEmpty, openBox, type Count, type CountLine } from '@/store/count';
 import type { Outcome } from '@/store/outing-session';
 import type { StoreFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
@@ -77,9 +77,7 @@ function useWantedTarget({ wanted, count }: CounterProps, write: (line: CountLin
     const query = new URLSearchParams(location.search);
     query.delete('metres');
     history.replaceState(history.state, '', `${location.pathname}?${query}`);
-    if (!count.target && count.paces === 0 && count.metres === 0) {
-      void write({ kind: 'target', ...wanted });
-    }
+    if (isEmpty(count)) void write({ kind: 'target', ...wanted });
   });
 }
 
@@ -114,7 +112,9 @@ function useLogging(
 
 /** The bearing that is followed: what is typed shows at once, and is stored after that. */
 function useFollowed({ count, follow: wanted }: CounterProps, write: (line: CountLine) => unknown) {
-  const [bearing, setBearing] = useState(count.bearing || wanted);
+  // A bearing that is only kept from the leg before gives way to the one that is asked for.
+  const isFree = count.bearing === '' || count.isKept;
+  const [bearing, setBearing] = useState(isFree && wanted !== '' ? wanted : count.bearing);
   const follow = (next: string, ground: string | undefined) => {
     setBearing(next);
     void write({ kind: 'leg', bearing: next, ground });
