@@ -8,4 +8,5 @@ execFileSync('npx', ['next', 'build'], {
   env,
   shell: process.platform === 'win32',
 });
-await import('./csp-hashes.mjs');
+await import('./build/csp-hashes.mjs');
+await import('./build/pack-static.mjs');

@@ -2,6 +2,7 @@
 // sets the headers of every response, and ends requests that never end.
 import { createServer } from 'node:http';
 import next from 'next';
+import { fileServer } from './files.mjs';
 import { securityHeaders } from './headers.mjs';
 
 const dev = process.argv.includes('--dev');
@@ -30,6 +31,8 @@ await app.prepare();
 const handle = app.getRequestHandler();
 const headers = Object.entries(securityHeaders(dev));
 
+const serveFile = dev ? null : fileServer();
+
 const server = createServer(
   {
     requestTimeout: LONGEST_REQUEST_MS,
@@ -37,8 +40,10 @@ const server = createServer(
     connectionsCheckingInterval: CHECK_MS,
   },
   (request, response) => {
+    const isHere = isAddress(request.url);
+    if (isHere && serveFile?.(request, response)) return;
     for (const [name, value] of headers) response.setHeader(name, value);
-    if (!isAddress(request.url)) {
+    if (!isHere) {
       response.statusCode = 400;
       response.setHeader('Content-Type', 'application/json');
       return response.end(JSON.stringify({ error: { message: 'This address can’t be read.' } }));

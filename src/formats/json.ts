@@ -1,5 +1,5 @@
 import { isVisible } from '../core/units/visible';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { logbookSchema, type Logbook } from '../core/model/logbook';
 import type { EarthModels } from '../core/north/earth-models';
 import { solve } from '../core/survey/solve';

@@ -3,7 +3,7 @@ import { isThere, wayHome } from '../core/navigation/ways/way';
 import { shownBearing, shownNorth, towardReference } from '../core/north/norths';
 import { solve } from '../core/survey/solve';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
-import { angleText, threeDigits } from '../core/units/angle';
+import { angleText } from '../core/units/angle';
 import { NORTH_LETTERS, NORTHS, type North } from '../core/units/bearing';
 import type { Degrees } from '../core/units/units';
 import { fail, ok } from '../core/units/result';
@@ -12,6 +12,7 @@ import { legPaths } from '../sketch/paths';
 import { sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
 import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
+import { bearingText, lengthText, lengthUnit, roundLengthText } from '../core/units/shown';
 import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
 const WIDTH = 520;
@@ -72,7 +73,7 @@ function legElements(scene: Scene, view: View): XmlElement {
 
 /** The scale bar at the lower left. */
 function scaleBar({ k }: View, { height }: Size): XmlElement {
-  const length = scaleBarMetres(k, SCALE_BAR_PIXELS) * k;
+  const length = scaleBarMetres(k, SCALE_BAR_PIXELS, lengthUnit().metres) * k;
   const end = pixels(20 + length);
   return line(
     `M20 ${height - 20}h${pixels(length)}M20 ${height - 26}v12M${end} ${height - 26}v12`,
@@ -146,8 +147,7 @@ function homeWords(solution: Solution): string {
   const place = stationName(solution, 0);
   if (isThere(home)) return `At ${place}`;
   const { degrees, north } = shownBearing(home.bearing, northShown(solution));
-  const distance = Math.round(home.distanceMetres);
-  return `To ${place}: ${threeDigits(degrees)} ${NORTH_LETTERS[north]}, ${distance} m`;
+  return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${lengthText(home.distanceMetres)}`;
 }
 
 /**
@@ -164,7 +164,7 @@ export function sketchSvg(solution: Solution): string {
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
   const labels = placeLabels(scene, view, { lines: [homeLine], boxes: [] }, box);
   const words = homeWords(solution);
-  const bar = `${scaleBarMetres(view.k, SCALE_BAR_PIXELS)} m`;
+  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
   const svg = xmlElement(
     'svg',
     {

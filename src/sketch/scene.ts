@@ -15,6 +15,7 @@ import {
   type Bounds,
   type PlanePoint,
 } from '@/core/units/plane';
+import { lengthText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** A leg as it is drawn. */
@@ -133,7 +134,7 @@ function marksOf(solution: Solution, landmarks: readonly Landmark[]): Mark[] {
   for (const { name, kind: feature, sightings, place } of landmarks) {
     const [first] = sightings;
     if (!place || !first || marks.length >= MOST_MARKS) continue;
-    const text = `${name} ±${Math.round(place.uncertainty.semiMajorMetres)} m`;
+    const text = `${name} ±${lengthText(place.uncertainty.semiMajorMetres)}`;
     marks.push({ key: `l${first.entry}`, kind: 'seen', text, feature, ...place });
   }
   return marks.map((mark) => ({ ...mark, text: visibleText(mark.text) }));

@@ -74,10 +74,13 @@ export function fitView(
   };
 }
 
-/** The largest round length whose bar is at most this many pixels. */
-export function scaleBarMetres(k: number, mostPixels: number): Metres {
-  const most = mostPixels / k;
+/**
+ * The largest round length whose bar is at most this many pixels; round in a unit of so many
+ * metres.
+ */
+export function scaleBarMetres(k: number, mostPixels: number, unitMetres: Metres = 1): Metres {
+  const most = mostPixels / k / unitMetres;
   const power = 10 ** Math.floor(Math.log10(most));
   const step = [5, 2, 1].find((candidate) => candidate * power <= most) ?? 1;
-  return step * power;
+  return step * power * unitMetres;
 }

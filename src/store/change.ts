@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { operationSchema } from '../core/edit/operations';
 import { outingSchema } from '../core/model/outing';
 
@@ -9,13 +9,13 @@ import { outingSchema } from '../core/model/outing';
 export const changeSchema = z.object({
   outing: z.string(),
   /** From 0 without gaps; of two tabs that write the same number, the later one tries again. */
-  number: z.number().int().min(0),
+  number: z.int().check(z.gte(0)),
   at: z.iso.datetime(),
   change: z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('create'), outing: outingSchema }),
     z.object({ kind: z.literal('edit'), operations: z.array(operationSchema) }),
-    z.object({ kind: z.literal('undo'), of: z.number().int() }),
-    z.object({ kind: z.literal('redo'), of: z.number().int() }),
+    z.object({ kind: z.literal('undo'), of: z.int() }),
+    z.object({ kind: z.literal('redo'), of: z.int() }),
     z.object({ kind: z.literal('discard') }),
     z.object({ kind: z.literal('recover') }),
   ]),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   optionalFeatureKind,
   sideSchema,
@@ -15,35 +15,35 @@ const at = z.iso.datetime();
 const countRecordSchema = z.object({
   /** Which count: an outing's id, or that of a calibration. */
   count: z.string(),
-  number: z.number().int().min(0),
+  number: z.int().check(z.gte(0)),
   at,
   line: z.discriminatedUnion('kind', [
-    z.object({ kind: z.literal('paces'), by: z.number().positive() }),
-    z.object({ kind: z.literal('metres'), by: z.number().positive() }),
+    z.object({ kind: z.literal('paces'), by: z.number().check(z.positive()) }),
+    z.object({ kind: z.literal('metres'), by: z.number().check(z.positive()) }),
     z.object({ kind: z.literal('undo') }),
     z.object({
       kind: z.literal('seen'),
       what: z.string(),
       thing: optionalFeatureKind,
-      side: sideSchema.optional(),
-      sideMetres: z.number().min(0).optional(),
+      side: z.optional(sideSchema),
+      sideMetres: z.optional(z.number().check(z.gte(0))),
     }),
     /** Where the last feature is beside the leg, said after it was noted. */
     z.object({
       kind: z.literal('beside'),
       side: sideSchema,
-      sideMetres: z.number().min(0).optional(),
+      sideMetres: z.optional(z.number().check(z.gte(0))),
     }),
     /** The bearing to follow and the ground, as typed. */
-    z.object({ kind: z.literal('leg'), bearing: z.string(), ground: z.string().optional() }),
+    z.object({ kind: z.literal('leg'), bearing: z.string(), ground: z.optional(z.string()) }),
     /** How far the count goes, and to what; without metres, nowhere in particular. */
     z.object({
       kind: z.literal('target'),
-      metres: z.number().positive().optional(),
+      metres: z.optional(z.number().check(z.positive())),
       name: z.string(),
     }),
     /** At a mark, the next one so many metres ahead, as it is judged by eye. */
-    z.object({ kind: z.literal('mark'), aheadMetres: z.number().positive().optional() }),
+    z.object({ kind: z.literal('mark'), aheadMetres: z.optional(z.number().check(z.positive())) }),
     /** An obstacle is boxed to a side: out, `turn`, along, `turn`, back, `turn`. */
     z.object({ kind: z.literal('box'), side: sideSchema }),
     z.object({ kind: z.literal('turn') }),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
   DEFAULT_ERRORS,
   SIGMA_IDS,
@@ -13,24 +13,26 @@ const OWN_ERRORS_KEY = 'cairn-errors';
 
 const schema = z.object({
   /** Sigmas that the person set, in degrees or per cent. */
-  set: z
-    .array(
+  set: z._default(
+    z.array(
       z.object({
         of: z.enum(SIGMA_IDS),
         unit: z.enum(['degrees', 'percent']),
-        value: z.number().min(0).max(100),
+        value: z.number().check(z.gte(0), z.lte(100)),
       }),
-    )
-    .default([]),
+    ),
+    [],
+  ),
   /** Whether sigmas are learned from the outings on this device, and from which moment on. */
-  learns: z.boolean().default(true),
-  since: z.string().nullable().default(null),
+  learns: z._default(z.boolean(), true),
+  since: z._default(z.nullable(z.string()), null),
   /** What was learned last, to begin new outings with; it is computed anew from the outings. */
-  learned: z
-    .array(
+  learned: z._default(
+    z.array(
       z.object({ of: z.enum(SIGMA_IDS), unit: z.enum(['degrees', 'percent']), value: z.number() }),
-    )
-    .default([]),
+    ),
+    [],
+  ),
 });
 
 /** A person's own errors, as this device remembers them. */

@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
+import { useUnits } from '@/ui/units/chosen-units';
 import type { ViewId } from './views';
 
 type Loading = Promise<ComponentType>;
@@ -37,8 +38,9 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   'step-off': furnished(() => import('./step-off/step-off').then((it) => it.StepOff)),
 };
 
-/** A view by its name. */
+/** A view by its name. It begins anew when figures are to be shown in other units. */
 export function View({ id }: { id: ViewId }) {
+  const { lengths, bearings } = useUnits();
   const Component = VIEW_COMPONENTS[id];
-  return <Component />;
+  return <Component key={`${lengths} ${bearings}`} />;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { wayHome } from '@/core/navigation/ways/way';
-import { threeDigits } from '@/core/units/angle';
+import { bearingText } from '@/core/units/shown';
 import { solvedLog } from '../support/outings';
 import { LINE, sharedVisitor, TEN_LEGS, Visitor } from '../support/browser/visitor';
 
@@ -8,7 +8,7 @@ import { LINE, sharedVisitor, TEN_LEGS, Visitor } from '../support/browser/visit
 function answer() {
   const { solution } = solvedLog(`pace 65 per 100 m\n${TEN_LEGS.join('\n')}`);
   const home = wayHome(solution);
-  return { bearing: threeDigits(home.bearing.magnetic!), paces: Math.round(home.paces!) };
+  return { bearing: bearingText(home.bearing.magnetic!), paces: Math.round(home.paces!) };
 }
 
 describe('a first visit', () => {

@@ -1,12 +1,12 @@
 import equal from 'fast-deep-equal';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { entrySchema, type Entry } from '../entries/entry';
 import type { Fault } from '../faults/fault';
 import { headerSchema } from '../model/header';
 import { headerOf, type Outing } from '../model/outing';
 import { fail, ok, type Result } from '../units/result';
 
-const index = z.number().int().min(0);
+const index = z.int().check(z.gte(0));
 
 /**
  * The smallest reversible changes to an outing. Each carries what it takes away as well as what it

@@ -1,10 +1,11 @@
-import { backBearing, nearestCompassPoint, signedDifference, threeDigits } from '../units/angle';
+import { backBearing, nearestCompassPoint, signedDifference } from '../units/angle';
 import type { CompassPoint } from '../units/angle';
 import type { North } from '../units/bearing';
 import type { Metres } from '../units/units';
 import { bearingDegrees, type BearingReading } from '../readings/bearing';
 import { writeDistance, type DistanceReading } from '../readings/distance';
 import type { SlopeReading } from '../readings/slope';
+import { bearingText, lengthText, shownUnits, speedText } from '../units/shown';
 import type { LegReadings } from './reckoning';
 
 /** The parts of lines in words, shared by every screen, message and printed page. */
@@ -43,13 +44,13 @@ export function distanceWords(reading: DistanceReading): string {
     return plural(reading.value, one, many);
   }
   if (reading.unit === 'minutes') {
-    return `${plural(reading.value, 'minute', 'minutes')} at ${reading.kilometresPerHour} km/h`;
+    return `${plural(reading.value, 'minute', 'minutes')} at ${speedText(reading.kilometresPerHour)}`;
   }
   return writeDistance(reading).replace(/([a-z]+)$/, ' $1');
 }
 
 export const bearingWords = (reading: BearingReading): string =>
-  `${threeDigits(bearingDegrees(reading))} ${NORTH_WORDS[reading.north]}`;
+  `${bearingText(bearingDegrees(reading))} ${NORTH_WORDS[reading.north]}`;
 
 /** A slope as it was read; empty for level ground. */
 export function slopeWords({ slopeDegrees, slopeRatio }: SlopeReading): string {
@@ -63,21 +64,24 @@ export function slopeWords({ slopeDegrees, slopeRatio }: SlopeReading): string {
 /** A back bearing, and how far it is off when both were read from the same north. */
 export function backBearingWords({ bearing, back }: LegReadings): string {
   if (!back) return '';
-  const shown = `back ${threeDigits(bearingDegrees(back))}`;
+  const shown = `back ${bearingText(bearingDegrees(back))}`;
   if (back.north !== bearing.north) return shown;
   const off = signedDifference(backBearing(bearingDegrees(bearing)), bearingDegrees(back));
   return `${shown}, ${Math.abs(Math.round(off))}° off`;
 }
 
-const metresWords = (metres: Metres) =>
-  `${metres.toLocaleString('en', { maximumFractionDigits: metres < 10 ? 1 : 0 })} m`;
+/** Short lengths in metres have a decimal: a pace or two. */
+const lengthWords = (metres: Metres) =>
+  shownUnits().lengths === 'metric' && metres < 10
+    ? `${metres.toLocaleString('en', { maximumFractionDigits: 1 })} m`
+    : lengthText(metres);
 
 /** A leg in words; `metres` is its horizontal length, if it is known. */
 export function describeLeg(
   leg: LegReadings & { readonly time?: string; readonly note?: string },
   metres: Metres | null,
 ): string {
-  const length = metres === null || leg.distance.unit === 'metres' ? '' : metresWords(metres);
+  const length = metres === null || leg.distance.unit === 'metres' ? '' : lengthWords(metres);
   const direction = compassPointWords(nearestCompassPoint(bearingDegrees(leg.bearing)));
   return [
     `${bearingWords(leg.bearing)}, ${direction}`,

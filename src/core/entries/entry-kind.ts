@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Field } from '../faults/fault';
 import type { NO_NORTH } from '../readings/bearing';
 import type { Cursor } from '../readings/cursor';
@@ -24,14 +24,14 @@ export interface ReadingContext {
 }
 
 /** The schema of one kind of line: an object that names its kind. */
-export type EntrySchema = z.ZodObject<{ kind: z.ZodLiteral<string> } & z.ZodRawShape>;
+export type EntrySchema = z.ZodMiniObject<{ kind: z.ZodMiniLiteral<string> } & z.core.$ZodShape>;
 
 /**
  * One kind of line of the log. A new one is a file in `kinds/` and a line in `entry.ts`; the
  * compiler refuses one with a part missing.
  */
 export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.infer<Schema>> {
-  readonly kind: Schema['shape']['kind']['value'];
+  readonly kind: z.infer<Schema>['kind'] & string;
   /** The word that the line begins with; null for a leg, which begins with its bearing. */
   readonly keyword: string | null;
   readonly schema: Schema;
@@ -59,11 +59,15 @@ export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.i
   apply(entry: Value, reckoning: Reckoning): FieldFault | null;
 }
 
+/** The name of a kind, which is the only value that its schema allows there. */
+const kindOf = <Schema extends EntrySchema>({ shape }: Schema) =>
+  shape.kind._zod.def.values[0] as z.infer<Schema>['kind'] & string;
+
 /** A kind of line by its schema; the compiler checks its other parts against that. */
 export const entryKind =
   <Schema extends EntrySchema>(schema: Schema) =>
   (parts: Omit<EntryKind<Schema>, 'kind' | 'schema'>): EntryKind<Schema> => ({
-    kind: schema.shape.kind.value,
+    kind: kindOf(schema),
     schema,
     ...parts,
   });

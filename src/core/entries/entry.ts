@@ -1,5 +1,5 @@
 import { visibleText } from '../units/visible';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { NO_NORTH } from '../readings/bearing';
 import type { North } from '../units/bearing';
 import type { EntryKind, EntrySchema } from './entry-kind';
@@ -49,22 +49,22 @@ type Schemas = SchemasOf<typeof ENTRY_KINDS>;
 // `map` loses which schema stands where in the tuple, which the union needs for its types.
 const schemas = ENTRY_KINDS.map(({ schema }) => schema) as unknown as Schemas;
 
-export const entrySchema = z
-  .discriminatedUnion('kind', schemas)
-  .refine(
+export const entrySchema = z.discriminatedUnion('kind', schemas).check(
+  z.refine(
     (entry) => entry.kind !== 'at' || (entry.metres === undefined) !== (entry.along === undefined),
     'how far along the leg, in metres or in another unit',
-  )
-  .refine(
+  ),
+  z.refine(
     (entry) =>
       entry.kind !== 'pace' || entry.walks === undefined || entry.spreadPercent !== undefined,
     'walks only beside the spread that they told',
-  )
-  .refine(
+  ),
+  z.refine(
     (entry) =>
       entry.kind !== 'leg' || entry.slopeDegrees === undefined || entry.slopeRatio === undefined,
     'a slope in degrees or as rise over run, not both',
-  );
+  ),
+);
 
 /** A line of the log below its header, as it was read. */
 export type Entry = z.infer<typeof entrySchema>;

@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from '../readings/cursor';
 
 /** Kinds of feature that have a mark on the sketch. */
 export const FEATURE_KINDS = ['water', 'tree', 'rock', 'path', 'building', 'edge'] as const;
 export type FeatureKind = (typeof FEATURE_KINDS)[number];
-export const optionalFeatureKind = z.enum(FEATURE_KINDS).optional();
+export const optionalFeatureKind = z.optional(z.enum(FEATURE_KINDS));
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];

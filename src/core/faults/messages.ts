@@ -1,5 +1,5 @@
-import { threeDigits } from '../units/angle';
 import { ABOVE_ZERO, MOST_MINUTES } from '../units/ranges';
+import { bearingText } from '../units/shown';
 import type { Expected, Fault, FaultOf, Ranged } from './fault';
 
 /** What was expected, in words that follow "Expected". */
@@ -8,7 +8,7 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   header: 'cairn-back log 1',
   bearing: 'a bearing: 220, S40W, SSW, 3911mil or 244gon',
   distance: 'a distance: 65p, 100m, 0.5km, 328ft or 4min@3kmh',
-  'distance-unit': 'a unit: p (paces), s (single steps), m, km, ft, yd, mi or min@…kmh',
+  'distance-unit': 'a unit: p (paces), s (single steps), m, km, ft, yd, mi, ch, lk or min@…kmh',
   speed: 'a speed with its unit after the minutes, as in 4min@3kmh',
   'leg-part':
     'a ground (rough, snow, on NAME), back BEARING, up or down SLOPE, @HH:MM, > STATION, ' +
@@ -137,7 +137,7 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
   'out-of-range': ({ what, found, least, most }) =>
     `${RANGED[what]} must be ${range(least, most)}; this is ${found}.`,
   'word-contradicts-number': ({ degrees, word, readings }) =>
-    `${threeDigits(degrees)} and ${word} contradict each other.${didYouMean(readings)}`,
+    `${bearingText(degrees)} and ${word} contradict each other.${didYouMean(readings)}`,
   'gon-or-grid': ({ readings }) => `A small g can be gon or grid north.${didYouMean(readings)}`,
   'day-or-month': ({ readings }) =>
     `The day or the month may come first, so this date is not guessed.${didYouMean(readings)}`,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { angleReading } from '../readings/angle';
 import { northSchema } from '../readings/bearing';
 import { LONGEST_NAME, startName } from '../readings/name';
@@ -15,8 +15,8 @@ const declination = z.discriminatedUnion('source', [
   openObject({
     source: z.literal('margin'),
     angle: angleReading,
-    year: z.number().int().min(FIRST_YEAR).max(LAST_YEAR),
-    month: z.number().int().min(1).max(12).optional(),
+    year: z.int().check(z.gte(FIRST_YEAR), z.lte(LAST_YEAR)),
+    month: z.optional(z.int().check(z.gte(1), z.lte(12))),
     changePerYear: angleReading,
     note: optionalNote,
   }),
@@ -51,7 +51,9 @@ const convergence = z.discriminatedUnion('source', [
   openObject({ source: z.literal('model'), note: optionalNote }),
   openObject({
     source: z.literal('projection'),
-    definition: z.string().refine(isProjection, 'a projection: +proj=… and further +words'),
+    definition: z
+      .string()
+      .check(z.refine(isProjection, 'a projection: +proj=… and further +words')),
     note: optionalNote,
   }),
   openObject({ source: z.literal('typed'), angle: angleReading, note: optionalNote }),
@@ -60,36 +62,39 @@ export type ConvergenceSetting = z.infer<typeof convergence>;
 
 /** The fields of an outing that hold for all of it. */
 export const headerFields = {
-  name: z.string().max(LONGEST_NAME).refine(isOneLine, ONE_LINE),
-  date: openObject({
-    day: calendarDay,
-    time: clockTime.optional(),
-    note: optionalNote,
-  }).optional(),
+  name: z.string().check(z.maxLength(LONGEST_NAME), z.refine(isOneLine, ONE_LINE)),
+  date: z.optional(
+    openObject({
+      day: calendarDay,
+      time: z.optional(clockTime),
+      note: optionalNote,
+    }),
+  ),
   start: openObject({
     name: startName,
-    position: positionSchema.optional(),
+    position: z.optional(positionSchema),
     note: optionalNote,
   }),
   declination,
   /** Without it: declination applied where one is set, else magnetic only. */
-  correction: openObject({ how: z.enum(CORRECTIONS), note: optionalNote }).optional(),
-  convergence: convergence.optional(),
+  correction: z.optional(openObject({ how: z.enum(CORRECTIONS), note: optionalNote })),
+  convergence: z.optional(convergence),
   show: openObject({ north: northSchema, note: optionalNote }),
   /** Errors that are known better on this outing than from the person's own record. */
-  errors: openObject({
-    sigmas: z
-      .array(
-        openObject({
-          of: z.enum(SIGMA_IDS),
-          unit: z.enum(['degrees', 'percent']),
-          value: z.number().min(0).max(MOST_SIGMA),
-        }).refine(({ of, unit }) => unitOfSigma(of) === unit, 'the unit of this error'),
-      )
-      .min(1)
-      .max(SIGMA_IDS.length),
-    note: optionalNote,
-  }).optional(),
+  errors: z.optional(
+    openObject({
+      sigmas: z
+        .array(
+          openObject({
+            of: z.enum(SIGMA_IDS),
+            unit: z.enum(['degrees', 'percent']),
+            value: z.number().check(z.gte(0), z.lte(MOST_SIGMA)),
+          }).check(z.refine(({ of, unit }) => unitOfSigma(of) === unit, 'the unit of this error')),
+        )
+        .check(z.minLength(1), z.maxLength(SIGMA_IDS.length)),
+      note: optionalNote,
+    }),
+  ),
 };
 export const headerSchema = openObject(headerFields);
 export type Header = z.infer<typeof headerSchema>;

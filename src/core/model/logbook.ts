@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { openObject } from '../readings/shape';
 import { outingSchema, type Outing } from './outing';
 import { paceProfileSchema, type PaceProfile } from './pace-profile';

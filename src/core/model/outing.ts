@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { entrySchema, type Leg } from '../entries/entry';
 import { openObject } from '../readings/shape';
 import { headerFields, type Header } from './header';
 
 /** The longest id of an outing or a calibration. */
-export const recordId = z.string().min(1).max(100);
+export const recordId = z.string().check(z.minLength(1), z.maxLength(100));
 
 /** An outing: everything as it was read, and nothing that can be computed. */
 export const outingSchema = openObject({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { groundName } from '../readings/ground';
 import { LONGEST_NAME } from '../readings/name';
 import { isOneLine, ONE_LINE, openObject, optionalNote, positiveAmount } from '../readings/shape';
@@ -9,11 +9,11 @@ const calibrationSchema = openObject({
   id: recordId,
   at: z.iso.datetime({ offset: true }),
   /** Absent for the general pace. */
-  ground: groundName.optional(),
+  ground: z.optional(groundName),
   course: openObject({ value: positiveAmount, unit: z.enum(['metres', 'feet', 'yards']) }),
   /** What was counted: paces (the same foot each time) or single steps. */
   counted: z.enum(['paces', 'steps']),
-  counts: z.array(positiveAmount).min(1).max(100),
+  counts: z.array(positiveAmount).check(z.minLength(1), z.maxLength(100)),
   note: optionalNote,
 });
 export type Calibration = z.infer<typeof calibrationSchema>;
@@ -21,7 +21,7 @@ export type Calibration = z.infer<typeof calibrationSchema>;
 /** A person's calibrations, ground by ground; the newest of a ground is the one in use. */
 export const paceProfileSchema = openObject({
   id: recordId,
-  name: z.string().min(1).max(LONGEST_NAME).refine(isOneLine, ONE_LINE),
+  name: z.string().check(z.minLength(1), z.maxLength(LONGEST_NAME), z.refine(isOneLine, ONE_LINE)),
   calibrations: z.array(calibrationSchema),
 });
 export type PaceProfile = z.infer<typeof paceProfileSchema>;

@@ -1,8 +1,16 @@
 import { positionOfStation } from '../survey/positions';
 import { stationName, type Solution } from '../survey/solution';
 import { bearingDigits } from '../units/angle';
+import type { Degrees } from '../units/units';
 import { placeOnMap, positionErrorEllipse } from './position-error';
-import { roundUpToFive } from './rounding';
+import {
+  bearingText,
+  lengthText,
+  shownUnits,
+  uncertaintyText,
+  withDegrees,
+  withMetres,
+} from '../units/shown';
 import { isThere, wayHome } from './ways/way';
 
 /** The longest text of one short message over two parts; most phones and radios take it. */
@@ -39,8 +47,14 @@ function whereWords(solution: Solution): string {
   const at = `${latitude.toFixed(4)} ${longitude.toFixed(4)}`;
   if (solution.current === 0) return ` (${at})`;
   const { semiMajorMetres } = placeOnMap(solution, solution.current);
-  return ` (${at}, within ${roundUpToFive(semiMajorMetres)} m)`;
+  return ` (${at}, within ${uncertaintyText(semiMajorMetres)})`;
 }
+
+/** Digits alone are degrees; anything else has its degrees with it. */
+const bearingWords = (bearing: Degrees) =>
+  shownUnits().bearings === 'degrees'
+    ? bearingDigits(bearing)
+    : withDegrees(bearingText(bearing), bearing);
 
 /**
  * A message to send or read out: who, where and how sure, the way home, how sure, what is needed,
@@ -58,14 +72,14 @@ export function message(solution: Solution, time: string, sender: Sender = NO_SE
   const bearings = (['magnetic', 'true'] as const)
     .flatMap((north) => {
       const degrees = home.bearing[north];
-      return degrees === null ? [] : [`${bearingDigits(degrees)} ${north}`];
+      return degrees === null ? [] : [`${bearingWords(degrees)} ${north}`];
     })
     .join(' / ');
-  const within = roundUpToFive(positionErrorEllipse(solution, current, 0).semiMajorMetres);
-  const walked = ` Walked ${Math.round(walkedMetres)} m in ${legs.count} legs.`;
+  const within = uncertaintyText(positionErrorEllipse(solution, current, 0).semiMajorMetres);
+  const walked = ` Walked ${lengthText(walkedMetres)} in ${legs.count} legs.`;
   const text =
     `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
-    `${Math.round(home.distanceMetres)} m, within ${within} m (95%).`;
+    `${withMetres(lengthText(home.distanceMetres), home.distanceMetres)}, within ${within} (95%).`;
   // What was walked is the first to go where there is no room.
   return shortened(
     text.length + walked.length < MOST_CHARACTERS ? text + walked : text,

@@ -124,9 +124,13 @@ export function outingNorths(
   });
 }
 
+/** True when an outing asks for the grid of a map, beside the earth's field or without it. */
+export const needsGridModel = ({ convergence }: Header): boolean =>
+  convergence !== undefined && convergence.source !== 'typed';
+
 /** True when an outing asks for a model, which then has to be loaded before it can be solved. */
-export const needsEarthModels = ({ declination, convergence }: Header): boolean =>
-  declination.source === 'model' || (convergence !== undefined && convergence.source !== 'typed');
+export const needsEarthModels = (header: Header): boolean =>
+  header.declination.source === 'model' || needsGridModel(header);
 
 /** True when the models could check what an outing says: it has a position and a day. */
 export const canUseEarthModels = (header: Header): boolean =>

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Expected } from '../faults/fault';
 import { MOST_MINUTES } from '../units/ranges';
 import { plainDecimal, type Degrees } from '../units/units';
@@ -9,7 +9,7 @@ import { numberUpTo, openObject } from './shape';
 /** An angle east or west of a north, as it was read. */
 export const angleReading = openObject({
   degrees: numberUpTo(180),
-  minutes: z.number().min(0).lt(60).optional(),
+  minutes: z.optional(z.number().check(z.gte(0), z.lt(60))),
   toward: z.enum(['E', 'W']),
 });
 export type AngleReading = z.infer<typeof angleReading>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { COMPASS_POINTS, compassPointBearing, normalised } from '../units/angle';
 import { NORTH_LETTERS, NORTHS, type North } from '../units/bearing';
 import { plainDecimal, type Degrees } from '../units/units';
@@ -6,7 +6,7 @@ import { numberUpTo, openObject } from './shape';
 
 export const northSchema = z.enum(NORTHS);
 export const compassPointSchema = z.enum(COMPASS_POINTS);
-const word = compassPointSchema.optional();
+const word = z.optional(compassPointSchema);
 
 /** A full circle in each unit of a plain number. */
 export const CIRCLE = { degrees: 360, mils: 6400, gon: 400 } as const;

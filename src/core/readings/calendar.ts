@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from './cursor';
 
 /** The first and last years of the calendar that logs may name. */
@@ -14,7 +14,7 @@ export function isCalendarDay(text: string): boolean {
   const known = year >= FIRST_YEAR && year <= LAST_YEAR && month >= 1 && month <= 12;
   return known && day >= 1 && day <= days;
 }
-export const calendarDay = z.string().refine(isCalendarDay, 'a day as YYYY-MM-DD');
+export const calendarDay = z.string().check(z.refine(isCalendarDay, 'a day as YYYY-MM-DD'));
 
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
 const MONTH_NAME = new RegExp(

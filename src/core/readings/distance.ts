@@ -1,5 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import {
+  METRES_PER_CHAIN,
   METRES_PER_FOOT,
   METRES_PER_KILOMETRE,
   METRES_PER_MILE,
@@ -17,6 +18,8 @@ export const LENGTH_UNITS = [
   'feet',
   'yards',
   'miles',
+  'chains',
+  'links',
 ] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
@@ -52,6 +55,10 @@ export function metresAlong(reading: DistanceReading, paceLength: Metres): Metre
       return reading.value * METRES_PER_YARD;
     case 'miles':
       return reading.value * METRES_PER_MILE;
+    case 'chains':
+      return reading.value * METRES_PER_CHAIN;
+    case 'links':
+      return (reading.value * METRES_PER_CHAIN) / 100;
     case 'minutes':
       return (reading.value / 60) * reading.kilometresPerHour * METRES_PER_KILOMETRE;
   }
@@ -69,6 +76,8 @@ const UNIT_TEXT: Readonly<Record<LengthUnit, string>> = {
   feet: 'ft',
   yards: 'yd',
   miles: 'mi',
+  chains: 'ch',
+  links: 'lk',
 };
 
 /** A distance as written in a log. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from './cursor';
 
 /** Grounds that a leg may name with a bare word; any other follows the word `on`. */
@@ -6,7 +6,7 @@ export const GROUNDS = ['track', 'rough', 'uphill', 'downhill', 'snow', 'night',
 
 /** True for a valid name of a ground: one lower-case word. */
 export const isGroundName = (name: string) => /^[a-z][a-z-]{1,23}$/.test(name);
-export const groundName = z.string().refine(isGroundName, 'a ground: one lower-case word');
+export const groundName = z.string().check(z.refine(isGroundName, 'a ground: one lower-case word'));
 
 const GROUND_WORD = /[a-z][a-z-]*(?=\s|$|;)/iy;
 const USUAL_GROUND = new RegExp(`(${GROUNDS.join('|')})(?![a-z-])`, 'iy');

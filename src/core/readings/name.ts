@@ -1,5 +1,5 @@
 import { isVisible } from '../units/visible';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from './cursor';
 import { isOneLine } from './shape';
 
@@ -15,10 +15,14 @@ export const isStartName = (name: string) =>
 
 export const stationName = z
   .string()
-  .refine(isStationName, 'a station name: one line of 1 to 200 characters without a semicolon');
+  .check(
+    z.refine(isStationName, 'a station name: one line of 1 to 200 characters without a semicolon'),
+  );
 export const startName = z
   .string()
-  .refine(isStartName, 'a station name without a semicolon, and without "at" before a number');
+  .check(
+    z.refine(isStartName, 'a station name without a semicolon, and without "at" before a number'),
+  );
 
 /** The rest of the line as a name, refused if it is too long. */
 export function readName(cursor: Cursor): string {

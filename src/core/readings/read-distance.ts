@@ -14,6 +14,8 @@ const UNIT_WORDS: Readonly<Record<LengthUnit | 'minutes' | 'hours' | 'inches', s
   feet: 'ft foot feet',
   yards: 'yd yds yard yards',
   miles: 'mi mile miles',
+  chains: 'ch chs chain chains',
+  links: 'lk lks link links',
   minutes: 'min mins minute minutes',
   hours: 'h hr hrs hour hours',
   inches: 'in ins inch inches',
@@ -32,7 +34,8 @@ export const UNIT_NAMES: ReadonlySet<string> = new Set(UNIT_OF_WORD.keys());
 /** A smaller unit that may follow a larger one, and how many make one: `25 ft 6 in`. */
 const SMALLER: Partial<Record<WrittenUnit, Partial<Record<WrittenUnit, number>>>> = {
   kilometres: { metres: 1000 },
-  miles: { yards: 1760, feet: 5280 },
+  miles: { chains: 80, yards: 1760, feet: 5280 },
+  chains: { links: 100, feet: 66 },
   yards: { feet: 3, inches: 36 },
   feet: { inches: 12 },
   hours: { minutes: 60 },
@@ -50,7 +53,7 @@ const BETWEEN = /\s*,?\s*(?:and\s+)?(?=[\d½⅓⅔¼¾⅛⅜⅝⅞])/iy;
 const BOUNDARY = /[\s>@,;:()[\]–—→-]|$/y;
 
 /**
- * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `4min@3kmh`, the unit
+ * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `5.5ch`, `550lk`, `4min@3kmh`, the unit
  * apart or in full, two units of one kind (`25 ft 6 in`); a number alone is paces.
  */
 export function readDistance(cursor: Cursor): DistanceReading {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { plainDecimal, radians } from '../units/units';
 import type { Cursor } from './cursor';
 import { readNumber } from './number';
@@ -7,11 +7,13 @@ import { ABOVE_ZERO } from '../units/ranges';
 
 /** The fields of a slope: degrees, or metres of rise over metres of level run; up is positive. */
 export const slopeFields = {
-  slopeDegrees: z.number().gt(-90).lt(90).optional(),
-  slopeRatio: openObject({
-    rise: z.number().min(-LARGEST_READING).max(LARGEST_READING),
-    run: positiveAmount,
-  }).optional(),
+  slopeDegrees: z.optional(z.number().check(z.gt(-90), z.lt(90))),
+  slopeRatio: z.optional(
+    openObject({
+      rise: z.number().check(z.gte(-LARGEST_READING), z.lte(LARGEST_READING)),
+      run: positiveAmount,
+    }),
+  ),
 };
 
 /** A slope as it was read, at most one of the two; neither for level ground. */

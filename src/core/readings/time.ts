@@ -1,8 +1,8 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from './cursor';
 
 /** A time of day as HH:MM, on the clock of the place. */
-export const clockTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM');
+export const clockTime = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time as HH:MM'));
 
 const CLOCK = /(\d{1,2})(?:\s?[:.h]\s?(\d{2})|(\d{2}))(?!\d|[:.]\d)/iy;
 const HALF_OF_DAY = /\s?([ap])\.?m\.?(?![a-z])/iy;

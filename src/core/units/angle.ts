@@ -55,10 +55,7 @@ export function circularMean(readings: readonly Degrees[]): Degrees | null {
   return normalised(degrees(Math.atan2(east, north)));
 }
 
-/** Three digits and the degree sign; what rounds to 360 shows as 000°. */
-export const threeDigits = (bearing: Degrees): string => `${bearingDigits(bearing)}°`;
-
-/** Three digits alone, as in a log. */
+/** Three digits, as in a log; what rounds to 360 is 000. */
 export const bearingDigits = (bearing: Degrees): string =>
   String(Math.round(normalised(bearing)) % 360).padStart(3, '0');
 

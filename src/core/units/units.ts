@@ -7,6 +7,8 @@ export type Metres = number & { readonly unit?: 'metres' };
 export const METRES_PER_FOOT = 0.3048;
 export const METRES_PER_YARD = 3 * METRES_PER_FOOT;
 export const METRES_PER_MILE = 5280 * METRES_PER_FOOT;
+/** A chain of 66 feet, as foresters and land surveyors use it. */
+export const METRES_PER_CHAIN = 66 * METRES_PER_FOOT;
 export const METRES_PER_KILOMETRE = 1000;
 
 export const radians = (angle: Degrees): Radians => (angle * Math.PI) / 180;

@@ -1,19 +1,20 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { $ZodError } from 'zod/v4/core';
 
 /**
  * Checks data by a schema and stops after so many faults. Zod collects the faults of a whole list,
  * which for a long list of nonsense takes seconds and overflows the stack; here lists are read item
  * by item, and those in objects as well. Gives the data as the schema gives it.
  */
-export function boundedParse<Schema extends z.ZodType>(
+export function boundedParse<Schema extends z.ZodMiniType>(
   schema: Schema,
   data: unknown,
   mostFaults: number,
-): z.ZodSafeParseResult<z.output<Schema>> {
+): z.core.util.SafeParseResult<z.output<Schema>> {
   const issues: z.core.$ZodIssue[] = [];
   const value = parsed(schema, data, [], { issues, mostFaults });
   return issues.length > 0
-    ? { success: false, error: new z.ZodError(issues) as never }
+    ? { success: false, error: new $ZodError(issues) as never }
     : { success: true, data: value as z.output<Schema> };
 }
 
@@ -28,15 +29,15 @@ function parsed(
   path: PropertyKey[],
   to: Collected,
 ): unknown {
-  if (schema instanceof z.ZodArray && isPlain(schema) && Array.isArray(data)) {
+  if (schema instanceof z.ZodMiniArray && isPlain(schema) && Array.isArray(data)) {
     const items: unknown[] = [];
     for (const [index, item] of data.entries()) {
       if (to.issues.length >= to.mostFaults) break;
-      items.push(parsed(schema.element, item, [...path, index], to));
+      items.push(parsed(schema._zod.def.element, item, [...path, index], to));
     }
     return items;
   }
-  if (schema instanceof z.ZodObject && isPlain(schema) && isObject(data)) {
+  if (schema instanceof z.ZodMiniObject && isPlain(schema) && isObject(data)) {
     return parsedObject(schema, data, path, to);
   }
   return whole(schema, data, path, to);
@@ -54,13 +55,13 @@ function whole(schema: z.core.$ZodType, data: unknown, path: PropertyKey[], to: 
 
 /** An object: its lists one by one, and the rest as one, with the lists empty. */
 function parsedObject(
-  schema: z.ZodObject,
+  schema: z.ZodMiniObject,
   data: Record<string, unknown>,
   path: PropertyKey[],
   to: Collected,
 ): unknown {
   const lists = Object.entries(schema.shape).filter(
-    ([key, field]) => field instanceof z.ZodArray && isPlain(field) && Array.isArray(data[key]),
+    ([key, field]) => field instanceof z.ZodMiniArray && isPlain(field) && Array.isArray(data[key]),
   );
   const short = { ...data, ...Object.fromEntries(lists.map(([key]) => [key, []])) };
   const rest = whole(schema, short, path, to) as object | undefined;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Position } from '../../core/readings/position';
 import { fail, ok, type Result } from '../../core/units/result';
 import { boundedParse } from './bounded-parse';
@@ -7,13 +7,13 @@ import { jsonPath, parseJson } from '../json';
 import { MOST_POSITIONS, plainName, type Track, type Tracks, type Waypoint } from './tracks';
 
 /** Longitude first, then latitude; anything more (height, time) is ignored. */
-const position = z
-  .array(z.number())
-  .min(2)
-  .refine(
+const position = z.array(z.number()).check(
+  z.minLength(2),
+  z.refine(
     ([longitude = NaN, latitude = NaN]) => Math.abs(longitude) <= 180 && Math.abs(latitude) <= 90,
     'a longitude from -180 to 180, then a latitude from -90 to 90',
-  );
+  ),
+);
 const SIMPLE = [
   z.looseObject({ type: z.literal('Point'), coordinates: position }),
   z.looseObject({ type: z.literal('MultiPoint'), coordinates: z.array(position) }),
@@ -23,12 +23,12 @@ const SIMPLE = [
 const simple = z.discriminatedUnion('type', SIMPLE);
 
 /** A geometry, read up to its first fault: each of its many positions could have one. */
-function simpleGeometry(geometry: unknown): z.ZodSafeParseResult<z.infer<typeof simple>> {
+function simpleGeometry(geometry: unknown): z.core.util.SafeParseResult<z.infer<typeof simple>> {
   const type = (geometry as { type?: unknown } | undefined)?.type;
-  const schema = SIMPLE.find((each) => each.shape.type.value === type);
+  const schema = SIMPLE.find((each) => each.shape.type._zod.def.values[0] === type);
   return schema ? boundedParse(schema, geometry, 1) : simple.safeParse(geometry);
 }
-const properties = z.looseObject({}).nullish();
+const properties = z.nullish(z.looseObject({}));
 const feature = z.looseObject({ type: z.literal('Feature'), geometry: z.unknown(), properties });
 const collection = z.looseObject({
   type: z.literal('FeatureCollection'),
@@ -167,7 +167,7 @@ function partsOf(shape: z.infer<typeof simple>): Position[][] {
   }
 }
 
-function refuse(path: string, error: z.ZodError): Result<never, FileFault[]> {
+function refuse(path: string, error: z.core.$ZodError): Result<never, FileFault[]> {
   const [issue] = error.issues;
   const inside = jsonPath(issue?.path ?? []);
   const where = [path, inside].filter(Boolean).join(inside.startsWith('[') ? '' : '.');

@@ -43,6 +43,8 @@ const DISTANCE_UNITS: Readonly<Record<string, string>> = {
   ...wordsFor('ft', 'ft foot feet'),
   ...wordsFor('yd', 'yd yds yard yards'),
   ...wordsFor('mi', 'mi mile miles'),
+  ...wordsFor('ch', 'ch chain chains'),
+  ...wordsFor('lk', 'lk link links'),
 };
 /** The same for bearings, with the norths that a head may name: a bare number is in degrees. */
 const BEARING_UNITS: Readonly<Record<string, string>> = {

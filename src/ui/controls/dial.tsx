@@ -1,7 +1,8 @@
 'use client';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { normalised, threeDigits } from '@/core/units/angle';
+import { normalised } from '@/core/units/angle';
 import { azimuthOf, polar } from '@/core/units/plane';
+import { bearingText } from '@/core/units/shown';
 import styles from './dial.module.css';
 
 const SIZE = 240;
@@ -63,7 +64,7 @@ export function Dial({ degrees, label, onTurn, onTurned }: Props) {
       aria-valuemin={0}
       aria-valuemax={359}
       aria-valuenow={degrees}
-      aria-valuetext={threeDigits(degrees)}
+      aria-valuetext={bearingText(degrees)}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         turn(event);
@@ -107,7 +108,7 @@ const DialDrawing = ({ degrees }: { degrees: number }) => (
       <circle cy={-RIM} r="11" />
     </g>
     <text className={styles.figure} textAnchor="middle" y="10">
-      {threeDigits(degrees)}
+      {bearingText(degrees)}
     </text>
   </svg>
 );

@@ -3,11 +3,12 @@ import { Button } from 'antd';
 import type { Side } from '@/core/entries/feature';
 import { readBearingText } from '@/core/log-text/read-bearing-text';
 import { bearingDegrees } from '@/core/readings/bearing';
-import { normalised, threeDigits } from '@/core/units/angle';
+import { normalised } from '@/core/units/angle';
 import { openBox, type BoxSide, type Count } from '@/store/count';
 import styles from './counter.module.css';
 import { boxLeft } from './count/progress';
 import type { CounterState } from './count/use-counter';
+import { bearingText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -23,7 +24,7 @@ function bearingOf(walking: BoxSide, side: Side, followed: string): string | nul
   if (!read.ok) return null;
   const turn = side === 'right' ? RIGHT_ANGLE : -RIGHT_ANGLE;
   const turns = { out: turn, along: 0, back: -turn };
-  return threeDigits(normalised(bearingDegrees(read.value) + turns[walking]));
+  return bearingText(normalised(bearingDegrees(read.value) + turns[walking]));
 }
 
 /** Round an obstacle while it is walked: out, along, back, each side with its own count. */
@@ -37,7 +38,7 @@ export function BoxPanel({ counter, count }: Props) {
       <p>{WORDS.boxSide(box.walking, box.side, bearing)}</p>
       {left && (
         <p>
-          <b>{WORDS.boxLeft(Math.max(0, left.paces), Math.max(0, Math.round(left.metres)))}</b>
+          <b>{WORDS.boxLeft(Math.max(0, left.paces), Math.max(0, left.metres))}</b>
         </p>
       )}
       <Button type="primary" onClick={() => void counter.write({ kind: 'turn' })}>

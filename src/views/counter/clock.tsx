@@ -1,9 +1,10 @@
 'use client';
 import { Button } from 'antd';
 import { clockMsAt, type Count } from '@/store/count';
-import { NumberField } from '@/views/shared/fields/number-field';
+import { SpeedField } from '@/views/shared/fields/unit-fields';
 import styles from './counter.module.css';
 import type { CounterState } from './count/use-counter';
+import { lengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -22,7 +23,7 @@ export function Clock({ counter, count }: Props) {
         {`${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`}
       </span>
       <span className={styles.metres} data-testid="counted-metres">
-        {WORDS.metres(Math.round(metres ?? 0).toLocaleString('en'))}
+        {lengthText(metres ?? 0)}
       </span>
       <Button
         className={styles.start}
@@ -31,12 +32,10 @@ export function Clock({ counter, count }: Props) {
       >
         {runs ? WORDS.pause : seconds === 0 ? WORDS.start : WORDS.goOn}
       </Button>
-      <NumberField
+      <SpeedField
         id="speed"
         label={WORDS.speed}
-        value={by.kilometresPerHour}
-        least={0.3}
-        most={12}
+        kilometresPerHour={by.kilometresPerHour}
         onChange={(kilometresPerHour) => choose({ kilometresPerHour })}
       />
     </section>

@@ -16,6 +16,7 @@ import { Following } from './following';
 import { OnTheWay } from './on-the-way';
 import { ThingsSeen } from './things-seen';
 import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
+import { lengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 const ArrivedDialog = dynamic(() => import('./arrived-dialog').then((it) => it.ArrivedDialog), {
@@ -162,7 +163,7 @@ function Figures({ counter, count }: { counter: CounterState; count: Count }) {
       </span>
       <span>{box ? WORDS.boxed[box.walking](unit) : unit}</span>
       <span className={styles.metres} data-testid="counted-metres">
-        {metres === null ? WORDS.noPace : WORDS.metres(Math.round(metres).toLocaleString('en'))}
+        {metres === null ? WORDS.noPace : lengthText(metres)}
       </span>
     </TapArea>
   );

@@ -2,6 +2,7 @@
 import { Form, Input, Modal, Radio } from 'antd';
 import { useState } from 'react';
 import styles from '@/views/shared/fields/dialog.module.css';
+import { lengthText, lengthUnit } from '@/core/units/shown';
 import { WORDS } from './words';
 
 /** As the log's `at` line allows. */
@@ -29,7 +30,7 @@ export function FeatureDialog({ metres, onAdd, onClose }: Props) {
   const [what, setWhat] = useState('');
   const [side, setSide] = useState<Side>('ahead');
   const [away, setAway] = useState('');
-  const sideMetres = Number(away);
+  const sideMetres = Number(away) * lengthUnit().metres;
   const hasPlace =
     side === 'ahead' || (away.trim() !== '' && sideMetres >= 0 && sideMetres <= MOST_METRES);
   const ready = what.trim() !== '' && hasPlace;
@@ -41,7 +42,7 @@ export function FeatureDialog({ metres, onAdd, onClose }: Props) {
   return (
     <Modal
       open
-      title={metres === null ? WORDS.addFeature : `${WORDS.addFeature}: ${Math.round(metres)} m`}
+      title={metres === null ? WORDS.addFeature : `${WORDS.addFeature}: ${lengthText(metres)}`}
       okText={WORDS.add}
       cancelText={WORDS.cancel}
       okButtonProps={{ disabled: !ready }}
@@ -60,7 +61,11 @@ export function FeatureDialog({ metres, onAdd, onClose }: Props) {
         </Form.Item>
         <SideChoice side={side} onSide={setSide} />
         {side !== 'ahead' && (
-          <Form.Item label={WORDS.sideMetres} htmlFor="feature-away" className={styles.whole}>
+          <Form.Item
+            label={`${WORDS.aside}, in ${lengthUnit().name}`}
+            htmlFor="feature-away"
+            className={styles.whole}
+          >
             <Input
               id="feature-away"
               value={away}

@@ -13,6 +13,7 @@ import styles from './counter.module.css';
 import { goalsOf, sinceMark } from './count/progress';
 import { TargetChoice } from './target-choice';
 import type { CounterState } from './count/use-counter';
+import { lengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -122,7 +123,7 @@ const NextMark = ({ onChoose }: { onChoose: (metres: number | undefined) => void
     <span>{WORDS.nextMark}</span>
     {AHEAD_METRES.map((metres) => (
       <Button key={metres} onClick={() => onChoose(metres)}>
-        {metres} m
+        {lengthText(metres)}
       </Button>
     ))}
     <Button onClick={() => onChoose(undefined)}>{WORDS.noNext}</Button>

@@ -6,6 +6,7 @@ import type { Count } from '@/store/count';
 import { FeatureMark } from '@/ui/feature-mark';
 import styles from './counter.module.css';
 import type { CounterState } from './count/use-counter';
+import { lengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -82,7 +83,7 @@ function Beside({ onBeside }: { onBeside: (side: Side, metres?: number) => void 
       {side &&
         ASIDE_METRES.map((metres) => (
           <Button key={metres} onClick={() => onBeside(side, metres)}>
-            {metres} m
+            {lengthText(metres)}
           </Button>
         ))}
     </div>

@@ -2,6 +2,7 @@ import { pacesWords } from '@/core/entries/describe';
 import type { Side } from '@/core/entries/feature';
 import type { Metres } from '@/core/units/units';
 import type { BoxSide } from '@/store/count';
+import { lengthText, lengthUnit } from '@/core/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the pace counter. */
@@ -10,7 +11,6 @@ export const WORDS = {
   follow: 'Follow',
   followHint: '220',
   tap: (unit: string) => `Count ${unit}`,
-  metres: (metres: string) => `${metres} m`,
   noPace: 'No pace length yet: metres show once one is set',
   tapCounts: 'One tap counts',
   undo: SHARED_WORDS.undo,
@@ -29,22 +29,21 @@ export const WORDS = {
   target: 'the target',
   asks: { target: 'Target', mark: 'At a mark', box: 'Box' },
   countTo: 'Count to',
-  targetMetres: 'Metres',
-  typedTarget: (metres: number) => `${metres} m`,
+  targetLength: () => `In ${lengthUnit().name}`,
   set: 'Set',
-  toHome: (place: string, metres: number) => `${place}: ${metres} m`,
+  toHome: (place: string, metres: Metres) => `${place}: ${lengthText(metres)}`,
   noTarget: 'No target',
   nextMark: 'Next mark in',
   noNext: 'not said',
-  sinceMark: (metres: Metres) => `${Math.round(metres)} m since the last mark`,
+  sinceMark: (metres: Metres) => `${lengthText(metres)} since the last mark`,
   goalLeft: (name: string | null, leftMetres: Metres, paceMetres: Metres | null) => {
-    const metres = Math.round(Math.abs(leftMetres));
+    const length = lengthText(Math.abs(leftMetres));
     const counted = Math.round(Math.abs(leftMetres) / (paceMetres ?? 1));
     const paces = paceMetres === null ? '' : `, ${pacesWords(counted)}`;
     const place = name ?? 'the next mark';
     return leftMetres > 0
-      ? `To ${place}: ${metres} m${paces} left`
-      : `${metres} m${paces} beyond ${place}`;
+      ? `To ${place}: ${length}${paces} left`
+      : `${length}${paces} beyond ${place}`;
   },
   box: 'Box an obstacle',
   boxTo: (side: Side) => `out to the ${side}`,
@@ -53,8 +52,8 @@ export const WORDS = {
     if (walking === 'along') return `Along the obstacle, on your bearing again${set}.`;
     return walking === 'out' ? `Out to the ${side}${set}.` : `Back to your line${set}.`;
   },
-  boxLeft: (paces: number, metres: number) =>
-    [paces > 0 && pacesWords(paces), metres > 0 && `${metres} m`].filter(Boolean).join(', ') +
+  boxLeft: (paces: number, metres: Metres) =>
+    [paces > 0 && pacesWords(paces), metres > 0 && lengthText(metres)].filter(Boolean).join(', ') +
     (paces > 0 || metres > 0 ? ' left' : 'You are on your line.'),
   boxTurn: { out: 'Turn: along it', along: 'Turn: back', back: 'On my line again' },
   boxed: {
@@ -66,7 +65,7 @@ export const WORDS = {
   start: 'Start',
   pause: 'Pause',
   goOn: 'Go on',
-  speed: 'Your speed, km/h',
+  speed: 'Your speed',
   arrived: 'Arrived: log it',
   log: 'Log it',
   restart: 'Start again at 0',
@@ -89,7 +88,7 @@ export const WORDS = {
   right: 'Right',
   ahead: 'Ahead',
   side: 'On which side',
-  sideMetres: 'Metres to the side',
+  aside: 'How far to the side',
   countedElsewhere:
     'This count was changed or logged in another tab in the meantime. Close this and look again.',
   add: 'Add',

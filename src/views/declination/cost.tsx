@@ -4,6 +4,7 @@ import type { Solution } from '@/core/survey/solution';
 import { angleText } from '@/core/units/angle';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './declination.module.css';
+import { lengthText, longUnit } from '@/core/units/shown';
 import { WORDS } from './words';
 
 /** What ignoring the declination costs: per kilometre, and on this outing. */
@@ -17,11 +18,12 @@ export function Cost({ solution }: { solution: Solution }) {
       </Section>
     );
   }
-  const off = Math.round(chordMetres(angle, wayHome(solution).distanceMetres));
+  const off = chordMetres(angle, wayHome(solution).distanceMetres);
+  const { name, metres } = longUnit();
   return (
     <Section id="cost" title={WORDS.cost}>
       <div data-testid="cost" className={styles.lines}>
-        <p>{WORDS.costPerKilometre(angleText(angle), Math.round(chordMetres(angle, 1000)))}</p>
+        <p>{WORDS.costPerLength(angleText(angle), lengthText(chordMetres(angle, metres)), name)}</p>
         {solution.legs.count > 0 && (
           <>
             <p>{WORDS.costHome(off)}</p>

@@ -10,7 +10,7 @@ import { DeclinationPage } from './declination-page';
 export function Declination() {
   const found = useNamedSolution();
   const hasPosition = 'solution' in found && found.solution.outing.start.position !== undefined;
-  const models = useEarthModels(hasPosition);
+  const models = useEarthModels(hasPosition ? 'grid' : 'none');
   if (!('solution' in found)) return <PlainPage {...found} />;
   return (
     <DeclinationPage

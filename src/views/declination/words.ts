@@ -4,6 +4,7 @@ import type { FieldAtPlace } from '@/core/north/earth-models';
 import { angleText, signedDifference } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
 import type { Degrees, Metres } from '@/core/units/units';
+import { lengthText, lengthUnit } from '@/core/units/shown';
 import { NORTH_NAMES } from '@/views/shared/declination/words';
 
 /** The words of the Declination view. */
@@ -107,14 +108,15 @@ export const WORDS = {
   chartLabel: (first: string, last: string) => `Declination from ${first} to ${last}`,
   loadingModel: 'Loading the field model…',
   cost: 'What ignoring it costs',
-  costPerKilometre: (angle: string, metres: Metres) =>
-    `${angle}: ${metres} m off for every kilometre walked on an uncorrected bearing.`,
+  costPerLength: (angle: string, off: string, walked: string) =>
+    `${angle}: ${off} off for every ${walked} walked on an uncorrected bearing.`,
   costUnknown: 'Set the declination to see what ignoring it costs.',
   costHome: (metres: Metres) =>
-    'Out and home with the same compass: 0 m, it cancels. Home on an uncorrected bearing from ' +
-    `the map: ${metres} m off.`,
+    `Out and home with the same compass: 0 ${lengthUnit().sign}, it cancels. Home on an ` +
+    'uncorrected bearing from ' +
+    `the map: ${lengthText(metres)} off.`,
   costMap: (metres: Metres) =>
-    `Plotted on a map from uncorrected bearings, your position would be ${metres} m off.`,
+    `Plotted on a map from uncorrected bearings, your position would be ${lengthText(metres)} off.`,
   caution:
     'Declination differs from place to place and from year to year. Iron and electric things ' +
     'near the compass can add far more. Keep them away, and check against a mark whose ' +

@@ -137,6 +137,8 @@ export const UNIT_WORDS: Readonly<Record<string, string>> = {
   ft: 'feet',
   yd: 'yards',
   mi: 'miles',
+  ch: 'chains',
+  lk: 'links',
 };
 
 export const CONFLICT_WORDS: Readonly<Record<ImportCandidate['conflict'], string>> = {

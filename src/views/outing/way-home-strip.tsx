@@ -3,15 +3,15 @@ import { HomeOutlined, SwapOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { compassPointWords, NORTH_WORDS } from '@/core/entries/describe';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
-import { roundUpToFive } from '@/core/navigation/rounding';
 import { isThere, way, wayHome, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
+import { BigBearing } from '@/views/shared/ways/big-bearing';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 import { viewTitle, viewUrl } from '@/views/views';
 import styles from './way-home-strip.module.css';
+import { bearingText, distanceText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 export interface WayEnds {
@@ -35,7 +35,7 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
   const straight = preview ?? way(solution, from, to);
   const there = isThere(straight);
   const { degrees, north } = shownBearing(straight.bearing, northShown(solution));
-  const bearing = threeDigits(degrees);
+  const bearing = bearingText(degrees);
   return (
     <section className={styles.strip} aria-label={WORDS.home.label}>
       <a
@@ -44,7 +44,7 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
         title={WORDS.home.nowAbout}
       >
         <span className={styles.figure} data-testid="home-bearing">
-          {there ? '—' : bearing}
+          {there ? '—' : <BigBearing degrees={degrees} />}
         </span>
         {!there && <span className={styles.north}>{NORTH_WORDS[north]}</span>}
       </a>
@@ -95,7 +95,7 @@ function Announced({ solution }: { solution: Solution }) {
   const { degrees } = shownBearing(straight.bearing, northShown(solution));
   const words = [
     WORDS.home.label,
-    ...(isThere(straight) ? [] : [WORDS.home.set(threeDigits(degrees))]),
+    ...(isThere(straight) ? [] : [WORDS.home.set(bearingText(degrees))]),
     walkWords(straight, stationName(solution, 0)),
   ];
   return (
@@ -110,14 +110,14 @@ function walkWords(straight: Way, place: string): string {
   const { distanceMetres, paces, compassPoint } = straight;
   const counted = paces === null ? null : Math.round(paces);
   const direction = compassPointWords(compassPoint);
-  return WORDS.home.walk(metresText(distanceMetres), counted, direction, place);
+  return WORDS.home.walk(distanceText(distanceMetres), counted, direction, place);
 }
 
 function HowSure({ solution, from, to }: { solution: Solution; from: number; to: number }) {
   const { semiMajorMetres } = positionErrorEllipse(solution, from, to);
   return (
     <p className={styles.sure}>
-      {SHARED_WORDS.within(roundUpToFive(semiMajorMetres), stationName(solution, to))}
+      {SHARED_WORDS.within(semiMajorMetres, stationName(solution, to))}
       <span className={styles.means}>{WORDS.home.means}</span>. {WORDS.home.caution}
     </p>
   );

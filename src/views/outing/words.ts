@@ -3,8 +3,8 @@ import { describeEntry, type Entry } from '@/core/entries/entry';
 import { pacesWords } from '@/core/entries/describe';
 import { sideWords } from '@/core/entries/kinds/at';
 import { bearingDegrees } from '@/core/readings/bearing';
-import { threeDigits } from '@/core/units/angle';
 import type { Metres } from '@/core/units/units';
+import { bearingText, lengthText } from '@/core/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the outing view. */
@@ -15,7 +15,7 @@ export function lineWords(entry: Entry): string {
     case 'at':
       return entry.what + sideWords(entry);
     case 'see':
-      return `${entry.what}, at ${threeDigits(bearingDegrees(entry.bearing))}`;
+      return `${entry.what}, at ${bearingText(bearingDegrees(entry.bearing))}`;
     case 'struck': {
       const why = entry.reason ? `, ${entry.reason}` : '';
       return `${entry.was} (struck ${dayjs(entry.at).format('D MMM HH:mm')}${why})`;
@@ -48,7 +48,7 @@ export const WORDS = {
   settings: 'Settings',
   undo: 'Undo',
   redo: 'Redo',
-  columns: { number: 'no.', bearing: 'bearing', count: 'count', metres: 'metres', note: 'note' },
+  columns: { number: 'no.', bearing: 'bearing', count: 'count', note: 'note' },
   emptyLog: 'Nothing logged yet.',
   emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',
   entryLabel: 'Next line of the log',
@@ -114,7 +114,7 @@ export const WORDS = {
   legNumber: (leg: number) => `Leg ${leg}`,
   line: 'Line',
   closure: (station: string, metres: Metres, share: number) =>
-    `Misclosure at ${station}: ${Math.round(metres)} m, ` +
+    `Misclosure at ${station}: ${lengthText(metres)}, ` +
     `${(100 * share).toFixed(1)} % of the distance walked.` +
     (share > USUAL_MISCLOSURE
       ? ' A few per cent are usual by compass and pace: look for a blunder.'

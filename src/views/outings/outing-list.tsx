@@ -3,11 +3,10 @@ import { visibleText } from '@/core/units/visible';
 import { DeleteOutlined } from '@ant-design/icons';
 import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { needsEarthModels } from '@/core/north/outing-norths';
 import { solve } from '@/core/survey/solve';
 import type { StoredOuting } from '@/store/outings';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { useEarthModels } from '@/views/shared/data/use-earth-models';
+import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
 import { SmallSketch } from '@/views/shared/sketch/small-sketch';
 import { viewUrl } from '@/views/views';
 import styles from './outings.module.css';
@@ -50,7 +49,7 @@ export function OutingList({
 
 function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDelete }) {
   const { outing } = stored.state;
-  const models = useEarthModels(needsEarthModels(outing));
+  const models = useEarthModels(modelsNeeded(outing));
   const solved = useMemo(() => solve(outing, models), [outing, models]);
   const name = visibleText(outing.name) || WORDS.untitled;
   const waits = !solved.ok && solved.fault.fault.code === 'model-not-loaded';

@@ -8,6 +8,7 @@ import { storeFault, type StoreFault } from '@/store/store-fault';
 import { CairnMark } from '@/ui/cairn-mark';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { ThemeSwitch } from '@/ui/theme/theme-switch';
+import { UnitsChoice } from '@/ui/units/units-choice';
 import { viewTitle, viewUrl } from '@/views/views';
 import { OutingList } from './outing-list';
 import styles from './outings.module.css';
@@ -103,6 +104,7 @@ export function Outings() {
             }
           />
         )}
+        <Units />
       </main>
     </div>
   );
@@ -116,6 +118,12 @@ const RemovedNote = ({ name, onRestore }: { name: string; onRestore: () => void 
       {WORDS.restore}
     </button>
   </p>
+);
+
+const Units = () => (
+  <footer className={styles.units}>
+    <UnitsChoice />
+  </footer>
 );
 
 const Header = () => (

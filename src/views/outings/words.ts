@@ -1,5 +1,6 @@
 import { plural } from '@/core/entries/describe';
 import type { Metres } from '@/core/units/units';
+import { lengthText } from '@/core/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the start page. */
@@ -26,6 +27,6 @@ export const WORDS = {
   damaged: 'Part of this log can’t be read. Open it to save what is there.',
   unsolved: 'This log has an error. Open it to see where.',
   legs: (count: number) => plural(count, 'leg', 'legs'),
-  walked: (metres: Metres) => `${Math.round(metres).toLocaleString('en')} m walked`,
+  walked: (metres: Metres) => `${lengthText(metres)} walked`,
   newName: (day: string) => `Outing of ${day}`,
 } as const;

@@ -209,7 +209,7 @@ function Result({ length }: { length: PaceLength }) {
   return (
     <>
       <p className={styles.result}>
-        {WORDS.result(paceMetres.toFixed(2), pacesPer100Metres.toFixed(1))}{' '}
+        {WORDS.result(paceMetres, pacesPer100Metres.toFixed(1))}{' '}
         {spread !== null && WORDS.spread((100 * spread).toFixed(1))}
       </p>
       {warnings.map((warning) => (

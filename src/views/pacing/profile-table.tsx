@@ -4,6 +4,7 @@ import { calibrate } from '@/core/pacing/calibration';
 import { newWalkSpread } from '@/core/pacing/new-walk-spread';
 import { currentCalibrations } from '@/core/pacing/profile-paces';
 import styles from './pacing.module.css';
+import { shortLengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 /** A profile's paces, ground by ground: the newest calibration, which is in use, then the rest. */
@@ -70,7 +71,7 @@ function CalibrationRow({ calibration }: { calibration: Calibration }) {
   return (
     <tr>
       <th scope="row">{calibration.ground ?? WORDS.general}</th>
-      <td>{paceMetres.toFixed(2)} m</td>
+      <td>{shortLengthText(paceMetres)}</td>
       <td>{pacesPer100Metres.toFixed(1)}</td>
       <td>{`${(100 * sigma).toFixed(1)} %`}</td>
       <td>{dayjs(calibration.at).format('D MMM YYYY')}</td>

@@ -21,11 +21,7 @@ export function UncertaintySplit({ solution }: { solution: Solution }) {
   return (
     <Section id="sources" title={WORDS.sources}>
       <p data-testid="sources">
-        {WORDS.sourcesWords(
-          Math.round(togetherMetres),
-          Math.round(fromPaceMetres),
-          Math.round(fromBearingsMetres),
-        )}
+        {WORDS.sourcesWords(togetherMetres, fromPaceMetres, fromBearingsMetres)}
       </p>
       <p>{improve}</p>
     </Section>

@@ -3,6 +3,7 @@ import { Line } from 'react-chartjs-2';
 import type { PaceLength } from '@/core/pacing/calibration';
 import { bandEdge, plainOptions, useChartColours } from '@/ui/theme/charts';
 import styles from './pacing.module.css';
+import { shortLengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 /** The walks of a calibration: each a dot, the mean a line, the spread a band. */
@@ -32,7 +33,7 @@ export function WalksChart({ length }: { length: PaceLength }) {
             },
           ],
         }}
-        options={plainOptions(colours, (metres) => `${metres.toFixed(2)} m`, { grace: '20%' })}
+        options={plainOptions(colours, shortLengthText, { grace: '20%' })}
       />
     </div>
   );

@@ -1,5 +1,6 @@
 import type { CalibrationFault, CalibrationWarning } from '@/core/pacing/calibration';
 import type { Metres } from '@/core/units/units';
+import { lengthText, shortLengthText } from '@/core/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the Pace calibration view. */
@@ -47,7 +48,8 @@ export const WORDS = {
   save: 'Save this calibration',
   saved: (ground: string | undefined) =>
     ground === undefined ? 'Saved as general pace.' : `Saved for ${ground}.`,
-  result: (metres: string, per100: string) => `One pace is ${metres} m: ${per100} per 100 m.`,
+  result: (metres: Metres, per100: string) =>
+    `One pace is ${shortLengthText(metres)}: ${per100} per 100 m.`,
   spread: (percent: string) => `Spread from walk to walk ±${percent} %.`,
   noSpread: 'One walk can’t show how well it repeats: a spread of 5 % is assumed.',
   chart: 'Length of a pace in each walk, with the mean and one spread to each side',
@@ -62,8 +64,8 @@ export const WORDS = {
   ],
   sources: 'Where the uncertainty comes from',
   sourcesWords: (together: Metres, pace: Metres, bearings: Metres) =>
-    `The straight way home from here ends within ${together} m (95 %). Paces alone would make it ` +
-    `${pace} m, bearings alone ${bearings} m; they add up as squares.`,
+    `The straight way home from here ends within ${lengthText(together)} (95 %). Paces alone would make it ` +
+    `${lengthText(pace)}, bearings alone ${lengthText(bearings)}; they add up as squares.`,
   improvePace: 'The paces add more: calibrate on the ground that you walk on.',
   improveBearings:
     'The bearings add more: aim from landmark to landmark, or use a sighting compass, and read ' +
@@ -108,7 +110,7 @@ export function warningWords(warning: CalibrationWarning): string {
     }
     case 'unlikely-length':
       return (
-        `A pace of ${warning.paceMetres.toFixed(2)} m is unlikely: is the course’s unit right, ` +
+        `A pace of ${shortLengthText(warning.paceMetres)} is unlikely: is the course’s unit right, ` +
         'and were paces (two steps) counted?'
       );
   }

@@ -4,13 +4,13 @@ import { useMemo, useState } from 'react';
 import { groundLayout, layoutScale, type GroundLayout } from '@/core/navigation/ground-layout';
 import { wayHome } from '@/core/navigation/ways/way';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { NumberField } from '@/views/shared/fields/number-field';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { backToWayHome, Section, ViewPage } from '@/views/shared/page/view-page';
 import { LayoutDrawing } from './layout-drawing';
 import styles from './pegs.module.css';
+import { bearingText } from '@/core/units/shown';
 import { ownWords, WORDS } from './words';
 
 const USUAL_SPACE = 12;
@@ -97,7 +97,7 @@ const PegTable = ({ pegs }: Pick<GroundLayout, 'pegs'>) => (
       {pegs.map((peg, index) => (
         <tr key={index}>
           <td>{peg.from}</td>
-          <td>{threeDigits(peg.bearingDegrees)}</td>
+          <td>{bearingText(peg.bearingDegrees)}</td>
           <td>{peg.units}</td>
           <td>{peg.name}</td>
         </tr>

@@ -1,5 +1,6 @@
-import { signedDifference, threeDigits } from '@/core/units/angle';
+import { signedDifference } from '@/core/units/angle';
 import { lengthOf, polar, vectorBetween } from '@/core/units/plane';
+import { bearingText, lengthText } from '@/core/units/shown';
 import type { Degrees, Metres } from '@/core/units/units';
 
 /** A direction and a distance. */
@@ -17,13 +18,13 @@ export const WORDS = {
   unit: 'Unit',
   units: ['hand span', 'centimetre', 'inch', 'notebook edge', 'boot'],
   space: 'Room on the ground, in units',
-  scale: (unit: string, metres: Metres) => `One ${unit || 'unit'} is ${metres} m`,
+  scale: (unit: string, metres: Metres) => `One ${unit || 'unit'} is ${lengthText(metres)}`,
   columns: ['from', 'set', 'units', 'to'],
   drawing: 'The layout from above',
   answer: (string: Stretch, units: number, home: Stretch) =>
-    `The string should give ${threeDigits(string.degrees)} and ${units.toFixed(1)} units: ` +
-    `${Math.round(string.metres)} m. The exact answer is ${threeDigits(home.degrees)} and ` +
-    `${Math.round(home.metres)} m.`,
+    `The string should give ${bearingText(string.degrees)} and ${units.toFixed(1)} units: ` +
+    `${lengthText(string.metres)}. The exact answer is ${bearingText(home.degrees)} and ` +
+    `${lengthText(home.metres)}.`,
   own: 'What did your layout give?',
   ownBearing: 'Bearing of the string',
   ownUnits: 'Length of the string, in units',
@@ -37,7 +38,7 @@ export function ownWords(own: Stretch, home: Stretch): string {
   const angle = `${Math.abs(Math.round(turn))}° too far ${turn < 0 ? 'left' : 'right'}`;
   const length = own.metres - home.metres;
   return (
-    `${angle}, ${Math.abs(Math.round(length))} m too ${length < 0 ? 'short' : 'long'}: ` +
-    `you would have ended ${Math.round(off)} m from home.`
+    `${angle}, ${lengthText(Math.abs(length))} too ${length < 0 ? 'short' : 'long'}: ` +
+    `you would have ended ${lengthText(off)} from home.`
   );
 }

@@ -16,7 +16,7 @@ export function LogTable({ solution, blankLines }: Props) {
       <table className={styles.log}>
         <thead>
           <tr>
-            {WORDS.columns.map((head) => (
+            {WORDS.columns().map((head) => (
               <th key={head} scope="col">
                 {head}
               </th>
@@ -28,7 +28,7 @@ export function LogTable({ solution, blankLines }: Props) {
             'words' in row ? (
               <tr key={index}>
                 <td />
-                <td colSpan={WORDS.columns.length - 1}>{row.words}</td>
+                <td colSpan={WORDS.columns().length - 1}>{row.words}</td>
               </tr>
             ) : (
               <tr key={index}>
@@ -40,7 +40,7 @@ export function LogTable({ solution, blankLines }: Props) {
           )}
           {Array.from({ length: blankLines }, (_, index) => (
             <tr key={`blank-${index}`} className={styles.blank}>
-              {WORDS.columns.map((head) => (
+              {WORDS.columns().map((head) => (
                 <td key={head} />
               ))}
             </tr>

@@ -3,8 +3,9 @@ import { attachesTo, isRemark, type Entry, type Leg } from '@/core/entries/entry
 import { bearingDegrees } from '@/core/readings/bearing';
 import { walkLog } from '@/core/survey/log-walk';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
-import { backBearing, threeDigits } from '@/core/units/angle';
+import { backBearing } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
+import { bearingText, lengthFigure } from '@/core/units/shown';
 import { entryWithNote } from '@/views/shared/words/entry-words';
 
 /** A leg of the printed log: its columns, and the notes of the last one. */
@@ -45,10 +46,10 @@ function legRow(solution: Solution, leg: SolvedLeg, reading: Leg): LegRow {
     cells: [
       String(leg.number),
       stationName(solution, leg.from),
-      threeDigits(bearing) + letter,
-      threeDigits(backBearing(bearing)) + letter,
+      bearingText(bearing) + letter,
+      bearingText(backBearing(bearing)) + letter,
       distanceWords(reading.distance),
-      String(Math.round(leg.metres)),
+      lengthFigure(leg.metres),
     ],
     notes: [notes.filter(Boolean).join(', ')].filter(Boolean),
   };

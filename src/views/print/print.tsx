@@ -2,7 +2,6 @@
 import { Button, Radio } from 'antd';
 import { useState } from 'react';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
-import { roundUpToFive } from '@/core/navigation/rounding';
 import { wayHome } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
@@ -76,7 +75,7 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
           .filter(Boolean)
           .join(' · ')}
       </p>
-      <p className={styles.home}>{homeWords(home, shown, roundUpToFive(semiMajorMetres), place)}</p>
+      <p className={styles.home}>{homeWords(home, shown, semiMajorMetres, place)}</p>
       {landmarks.length > 0 && <p>{WORDS.landmarks(landmarks.map(({ what }) => what))}</p>}
       <div className={styles.both}>
         <LogTable solution={solution} blankLines={size.blankLines} />

@@ -1,9 +1,9 @@
 import { compassPointWords, NORTH_WORDS, pacesWords } from '@/core/entries/describe';
 import { isThere, type Way } from '@/core/navigation/ways/way';
 import type { Bearing } from '@/core/units/bearing';
-import { threeDigits } from '@/core/units/angle';
 import type { Metres } from '@/core/units/units';
-import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
+import { bearingText, distanceText, lengthUnit, withDegrees, withMetres } from '@/core/units/shown';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the printed page. */
 export const WORDS = {
@@ -12,7 +12,7 @@ export const WORDS = {
   print: 'Print',
   untitled: SHARED_WORDS.untitled,
   landmarks: (what: readonly string[]) => `You are back when you see: ${what.join('; ')}.`,
-  columns: ['no.', 'from', 'bearing', 'back', 'count', 'metres', 'note'],
+  columns: () => ['no.', 'from', 'bearing', 'back', 'count', lengthUnit().name, 'note'],
   cautions:
     'The straight line ignores cliffs, water and private land. Keep iron and phone away from the ' +
     'compass. If you are unsure: stop, sit down, think, look, plan. Lost at dusk: stay put. ' +
@@ -24,8 +24,8 @@ export function homeWords(home: Way, shown: Bearing, within: Metres, place: stri
   if (isThere(home)) return `At ${place}.`;
   const paces = home.paces === null ? [] : [pacesWords(Math.round(home.paces))];
   const way = [
-    `${threeDigits(shown.degrees)} ${NORTH_WORDS[shown.north]}`,
-    metresText(home.distanceMetres),
+    `${withDegrees(bearingText(shown.degrees), shown.degrees)} ${NORTH_WORDS[shown.north]}`,
+    withMetres(distanceText(home.distanceMetres), home.distanceMetres),
     ...paces,
     compassPointWords(home.compassPoint),
     `to ${place}`,

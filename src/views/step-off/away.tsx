@@ -4,7 +4,7 @@ import dayjs from 'dayjs';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import type { Outing } from '@/core/model/outing';
 import { bearingDegrees } from '@/core/readings/bearing';
-import { backBearing, threeDigits } from '@/core/units/angle';
+import { backBearing } from '@/core/units/angle';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useClock } from '@/views/shared/data/use-clock';
 import { useOuting } from '@/views/shared/data/use-outing';
@@ -12,6 +12,7 @@ import { PlainPage } from '@/views/shared/page/plain-page';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
+import { bearingText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 /** While away: the way back as large as the screen allows, and how long it has been. */
@@ -38,7 +39,7 @@ function WayBack({ outing }: { outing: Outing }) {
   const minutes = useMinutesSince(outing, out?.time);
   if (!out) return <PlainPage words={WORDS.missing} />;
   const outward = bearingDegrees(out.bearing);
-  const back = threeDigits(backBearing(outward));
+  const back = bearingText(backBearing(outward));
   return (
     <ViewPage view="step-off" about={outing.name} back={BACK_TO_OUTINGS} width="narrow" plain>
       <section className={styles.away} aria-label={WORDS.back}>
@@ -48,7 +49,7 @@ function WayBack({ outing }: { outing: Outing }) {
         <p className={styles.north}>{NORTH_WORDS[out.bearing.north]}</p>
         <p className={styles.set}>{WORDS.setBack(back)}</p>
         <p className={styles.outward} data-testid="way-out">
-          {WORDS.out(threeDigits(outward))}
+          {WORDS.out(bearingText(outward))}
         </p>
         <p role="status" className={styles.set}>
           {minutes === 0 ? WORDS.justNow : WORDS.away(minutes)}

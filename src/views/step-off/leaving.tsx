@@ -4,7 +4,7 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { EntryOf } from '@/core/entries/entry';
 import { blankOuting, type Outing } from '@/core/model/outing';
-import { bearingDigits, threeDigits } from '@/core/units/angle';
+import { bearingDigits } from '@/core/units/angle';
 import type { Degrees } from '@/core/units/units';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { addOuting } from '@/store/outings';
@@ -17,6 +17,7 @@ import { ownPaces } from '@/views/shared/data/own-paces';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
+import { bearingText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 const LONGEST_TEXT = 2000;
@@ -83,7 +84,7 @@ export function Leaving() {
       />
       {fault && <p role="alert">{STORE_MESSAGES[fault]}</p>}
       <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
-        {WORDS.go(bearing === null ? null : threeDigits(bearing))}
+        {WORDS.go(bearing === null ? null : bearingText(bearing))}
       </Button>
       <p className={styles.soft}>{WORDS.caution}</p>
     </ViewPage>

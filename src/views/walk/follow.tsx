@@ -2,29 +2,29 @@ import { useMemo } from 'react';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import { passedFeatures } from '@/core/navigation/ways/passed-features';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import { Section } from '@/views/shared/page/view-page';
 import { passedWords } from '@/views/shared/ways/passed-words';
-import { metresText } from '@/views/shared/words/words';
 import type { Walk } from './use-walk';
 import styles from './walk.module.css';
+import { distanceText } from '@/core/units/shown';
+import { BigBearing } from '@/views/shared/ways/big-bearing';
 import { WORDS } from './words';
 
 /** The bearing to follow on the stretch that is walked now, and how far. */
 export function Follow({ walk: { stage, follow } }: { walk: Walk }) {
   const { along, distanceMetres, name, paces, toLine } = stage;
-  const metres = metresText(distanceMetres);
+  const metres = distanceText(distanceMetres);
   return (
     <section className={styles.strip} aria-label={WORDS.follow}>
       {along && <p className={styles.sentence}>{WORDS.turn(along.turn)}</p>}
       <p className={styles.figure} data-testid="follow">
-        {threeDigits(follow.degrees)}
+        <BigBearing degrees={follow.degrees} />
       </p>
       <p>{NORTH_WORDS[follow.north]}</p>
       <p className={styles.sentence} data-testid="left">
         {toLine ? WORDS.toLine(metres, paces) : WORDS.left(metres, paces, name)}
       </p>
-      {along && <p>{WORDS.atMost(metresText(along.mostMetres))}</p>}
+      {along && <p>{WORDS.atMost(distanceText(along.mostMetres))}</p>}
     </section>
   );
 }
@@ -60,7 +60,7 @@ export function Arrived({ solution }: { solution: Solution }) {
       <p className={styles.sentence}>{WORDS.arrived(place)}</p>
       {closure && (
         <p data-testid="closed">
-          {WORDS.closed(Math.round(closure.metres), (100 * closure.ofWalked).toFixed(1))}
+          {WORDS.closed(closure.metres, (100 * closure.ofWalked).toFixed(1))}
         </p>
       )}
     </section>

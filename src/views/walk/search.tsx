@@ -11,16 +11,16 @@ import {
 import { NORTH_WORDS } from '@/core/entries/describe';
 import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { northShown, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import { boundsOf, ORIGIN, type PlanePoint } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
-import { NumberField } from '@/views/shared/fields/number-field';
+import { LengthField } from '@/views/shared/fields/unit-fields';
 import { useOnce } from '@/views/shared/data/use-once';
 import { Section } from '@/views/shared/page/view-page';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 import type { Address } from './use-address';
 import { told, type Walk } from './use-walk';
 import styles from './walk.module.css';
+import { bearingText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -76,12 +76,12 @@ export function Search(props: Props) {
             { value: 'sector', label: WORDS.sector },
           ]}
         />
-        <NumberField
+        <LengthField
           id="search-sight"
           label={WORDS.sight}
-          value={sight}
-          least={1}
-          most={5000}
+          metres={sight}
+          leastMetres={1}
+          mostMetres={5000}
           onChange={setSight}
         />
         {next ? (
@@ -126,7 +126,7 @@ function NextLeg({ leg, number, solution, walk: { means } }: NextProps) {
     <section className={`${styles.strip} ${styles.wide}`} aria-label={WORDS.legNow(number)}>
       <p>{WORDS.legNow(number)}</p>
       <p className={styles.figure} data-testid="search-next">
-        {threeDigits(degrees)}
+        {bearingText(degrees)}
       </p>
       <p>{NORTH_WORDS[north]}</p>
       <p className={styles.sentence}>{WORDS.legLength(leg.metres, paces)}</p>
@@ -147,7 +147,7 @@ const SearchLegs = ({ legs, walked, solution, walk: { means } }: LegsProps) => (
     {legs.map(({ bearingDegrees, metres, found }, index) => (
       <li key={index} data-walked={index < walked}>
         {WORDS.searchLeg(
-          threeDigits(shownFrom(solution, bearingDegrees).degrees),
+          bearingText(shownFrom(solution, bearingDegrees).degrees),
           metres,
           means.paceMetres === null ? null : metres / means.paceMetres,
         )}

@@ -11,13 +11,13 @@ import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Outcome } from '@/store/outing-session';
 import { LINE_FORMS } from '@/views/outing/entry/line-forms';
 import { backToWayHome, ViewPage } from '@/views/shared/page/view-page';
-import { metresText } from '@/views/shared/words/words';
 import { viewUrl } from '@/views/views';
 import { Arrived, Follow, Passes } from './follow';
 import { Search } from './search';
 import { useAddress, type Address } from './use-address';
 import { useWalk, type Walk } from './use-walk';
 import styles from './walk.module.css';
+import { distanceText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 const LineForm = dynamic(() => import('@/views/outing/entry/line-form').then((it) => it.LineForm), {
@@ -95,7 +95,7 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
       address.change({ search: String(from), pattern: 'square', walked: '0', via: null });
     if (isDone) return begin(solution.current);
     if (stage.target !== 0) {
-      return setStatus(WORDS.notDone(metresText(left), stationName(solution, 0)));
+      return setStatus(WORDS.notDone(distanceText(left), stationName(solution, 0)));
     }
     // The leg that is logged now makes the station where the search begins.
     if (await walk.logAsTold()) begin(solution.legs.count + 1);

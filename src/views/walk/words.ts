@@ -1,4 +1,5 @@
 import { plural } from '@/core/entries/describe';
+import { lengthText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 const paces = (count: number) => plural(Math.round(count), 'pace', 'paces');
@@ -36,7 +37,7 @@ export const WORDS = {
   logged: (line: string) => `Logged: ${line}. The way home is updated.`,
   arrived: (place: string) => `You are at ${place}.`,
   closed: (metres: Metres, share: string) =>
-    `Misclosure ${metres} m, ${share} % of the distance walked. A few per cent are usual by ` +
+    `Misclosure ${lengthText(metres)}, ${share} % of the distance walked. A few per cent are usual by ` +
     'compass and pace.',
   searchTitle: 'Search',
   searchHow:
@@ -46,12 +47,12 @@ export const WORDS = {
   pattern: 'Pattern',
   square: 'Expanding square',
   sector: 'Sector search',
-  sight: 'How far you can see, in metres',
+  sight: 'How far you can see',
   legNow: (number: number) => `Leg ${number} of the search`,
   legLength: (metres: Metres, count: number | null) =>
-    `${Math.round(metres)} m${count === null ? '' : `: ${paces(count)}`}`,
+    `${lengthText(metres)}${count === null ? '' : `: ${paces(count)}`}`,
   searchLeg: (bearing: string, metres: Metres, count: number | null) =>
-    `${bearing}, ${Math.round(metres)} m${count === null ? '' : `: ${paces(count)}`}`,
+    `${bearing}, ${lengthText(metres)}${count === null ? '' : `: ${paces(count)}`}`,
   found: (percent: number) => `found by then: ${percent} %`,
   walkedLeg: (number: number) => `Leg ${number} is walked: log it`,
   allWalked: 'The pattern is walked. Go back to its middle, stay there, and call for help.',

@@ -6,7 +6,7 @@ import { isLeg } from '@/core/entries/entry';
 import { homeMeans } from '@/core/survey/home-means';
 import type { Solution } from '@/core/survey/solution';
 import type { Outcome } from '@/store/outing-session';
-import { NumberField } from '@/views/shared/fields/number-field';
+import { SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
@@ -76,12 +76,10 @@ export function HomeMeansChoice({ solution, run }: Props) {
         />
       </div>
       {means.kilometresPerHour !== null && (
-        <NumberField
+        <SpeedField
           id="speed-home"
           label={WORDS.meansSpeed}
-          value={means.kilometresPerHour}
-          least={0.3}
-          most={12}
+          kilometresPerHour={means.kilometresPerHour}
           onChange={(kilometresPerHour) => change({ aim: means.aim, kilometresPerHour })}
         />
       )}

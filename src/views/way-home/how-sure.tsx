@@ -3,7 +3,6 @@ import { detectionChance } from '@/core/errors/detection';
 import { within95 } from '@/core/errors/ellipse';
 import { improvements } from '@/core/navigation/improvements';
 import { placeOnMap, positionError } from '@/core/navigation/position-error';
-import { roundUpToFive } from '@/core/navigation/rounding';
 import { contributions, sharesOf } from '@/core/navigation/uncertainty-sources';
 import { stationName, type Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
@@ -31,13 +30,11 @@ export function HowSure({ solution, sight }: Props) {
   return (
     <Section id="sure" title={WORDS.sure}>
       <p className={styles.sentence} data-testid="sure">
-        {WORDS.within(roundUpToFive(within95(error)), stationName(solution, 0))}.{' '}
+        {WORDS.within(within95(error), stationName(solution, 0))}.{' '}
         {WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
       </p>
       {places.frame.north === 'true' && (
-        <p className={styles.soft}>
-          {WORDS.onMap(roundUpToFive(placeOnMap(solution, current).semiMajorMetres))}
-        </p>
+        <p className={styles.soft}>{WORDS.onMap(placeOnMap(solution, current).semiMajorMetres)}</p>
       )}
       <Sources solution={solution} />
     </Section>
@@ -49,7 +46,7 @@ function Sources({ solution }: { solution: Solution }) {
   const { current } = solution;
   const shares = useMemo(() => sharesOf(contributions(solution, current, 0)), [solution, current]);
   const helps = useMemo(() => improvements(solution, current, 0), [solution, current]);
-  const now = roundUpToFive(within95(positionError(solution, current, 0)));
+  const now = within95(positionError(solution, current, 0));
   return (
     <>
       <h3>{WORDS.sources}</h3>
@@ -71,7 +68,7 @@ function Sources({ solution }: { solution: Solution }) {
         <ul data-testid="helps">
           {helps.slice(0, MOST_IMPROVEMENTS).map((each, index) => (
             <li key={index}>
-              {improvementWords(each)}: {WORDS.comesDown(now, roundUpToFive(each.within95Metres))}
+              {improvementWords(each)}: {WORDS.comesDown(now, each.within95Metres)}
             </li>
           ))}
         </ul>

@@ -1,5 +1,4 @@
 import { Radio } from 'antd';
-import { roundUpToFive } from '@/core/navigation/rounding';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
@@ -45,7 +44,7 @@ export function WayCard(props: Props) {
         {rest > 0 && <li>{WORDS.moreStretches(rest)}</li>}
       </ol>
       <p>
-        {WORDS.wayFigures(way, roundUpToFive(within95Metres), minutes, arrives)}
+        {WORDS.wayFigures(way, within95Metres, minutes, arrives)}
         {isDark && <b className={styles.warning}> {WORDS.dark}</b>}
       </p>
       <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { NORTH_LETTERS } from '@/core/units/bearing';
-import { NumberField } from '@/views/shared/fields/number-field';
+import { LengthField, SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/chosen-way';
 import type { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
@@ -78,12 +78,12 @@ export function Ways(props: Props) {
       <details className={styles.more}>
         <summary>{WORDS.weighedBy}</summary>
         <div className={styles.asks}>
-          <NumberField
+          <LengthField
             id="sight"
             label={WORDS.sightRange}
-            value={choices.sight}
-            least={1}
-            most={5000}
+            metres={choices.sight}
+            leastMetres={1}
+            mostMetres={5000}
             onChange={(sight) => onChoose({ sight })}
           />
           <ViaField solution={solution} via={via} onVia={(station) => onChoose({ via: station })} />
@@ -103,21 +103,19 @@ interface PaceProps {
 /** How fast, and over how much climb. */
 const PaceFields = ({ weighed: { own, speed }, climb, onChoose }: PaceProps) => (
   <>
-    <NumberField
+    <SpeedField
       id="speed"
       label={WORDS.speed}
-      value={speed}
-      least={0.3}
-      most={12}
-      help={own ? WORDS.ownSpeed(own.toFixed(1)) : undefined}
+      kilometresPerHour={speed}
+      help={own ? WORDS.ownSpeed(own) : undefined}
       onChange={(kilometresPerHour) => onChoose({ kilometresPerHour })}
     />
-    <NumberField
+    <LengthField
       id="climb"
       label={WORDS.climb}
-      value={climb}
-      least={0}
-      most={5000}
+      metres={climb}
+      leastMetres={0}
+      mostMetres={5000}
       onChange={(next) => onChoose({ climb: next })}
     />
   </>

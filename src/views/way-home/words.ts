@@ -1,30 +1,34 @@
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Metres } from '@/core/units/units';
-import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
+import { distanceText, lengthText, speedText, uncertaintyText } from '@/core/units/shown';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the Way home view. */
 export const WORDS = {
   sure: 'How sure',
   atHome: (place: string) => `You are at ${place}: there is no way to walk.`,
-  sightRange: 'How far away you would see it, in metres',
+  sightRange: 'How far away you would see it',
   within: SHARED_WORDS.within,
-  seen: (range: Metres, chance: string) => `Chance of seeing it from ${range} m: ${chance}.`,
+  seen: (range: Metres, chance: string) =>
+    `Chance of seeing it from ${lengthText(range)}: ${chance}.`,
   cancels:
     'What the way out and the walk home have in common cancels: the same compass held in the ' +
     'same way, the same stride on the same ground. All else adds up.',
   yourErrors: 'Your own errors, and those of this outing',
   onMap: (metres: Metres) =>
-    `On a map your position is within ${metres} m of the sketched one (95 %): there the ` +
+    `On a map your position is within ${uncertaintyText(metres)} of the sketched one (95 %): there the ` +
     'constant errors of compass and pace count.',
   sources: 'Where the uncertainty comes from',
   helps: 'What would help most',
   nothingHelps: 'No single change would make it a tenth smaller.',
-  comesDown: (now: Metres, then: Metres) =>
-    now === then ? `less than ±${now} m` : `±${now} m becomes ±${then} m`,
+  comesDown: (nowMetres: Metres, thenMetres: Metres) => {
+    const [now, then] = [uncertaintyText(nowMetres), uncertaintyText(thenMetres)];
+    return now === then ? `less than ±${now}` : `±${now} becomes ±${then}`;
+  },
   means: 'How you walk home',
   meansAim: 'You follow',
   meansPace: 'You count',
-  meansSpeed: 'Speed home, km/h',
+  meansSpeed: 'Speed home',
   aims: { needle: 'needle', landmark: 'landmark', sighted: 'sighted' },
   general: 'paces',
   onGround: (ground: string) => `paces on ${ground}`,
@@ -41,14 +45,15 @@ export const WORDS = {
   side: 'Aim to its',
   left: 'left',
   right: 'right',
-  speed: 'Speed, km/h',
-  climb: 'Climb, metres',
-  ownSpeed: (kmh: string) => `Your speed so far: ${kmh} km/h.`,
+  speed: 'Speed',
+  climb: 'Climb',
+  ownSpeed: (kilometresPerHour: number) => `Your speed so far: ${speedText(kilometresPerHour)}.`,
   wayFigures: (way: WayHome, within: Metres, minutes: number, arrives: string) =>
-    `${metresText(way.metres)} · ${way.kind === 'aim-off' ? 'the line' : 'home'} within ` +
-    `${within} m (95 %) · ${Math.round(minutes)} min · there at ${arrives}`,
+    `${distanceText(way.metres)} · ${way.kind === 'aim-off' ? 'the line' : 'home'} within ` +
+    `${uncertaintyText(within)} (95 %) · ${Math.round(minutes)} min · there at ${arrives}`,
   moreStretches: (count: number) => `and ${count} more`,
-  wayChance: (range: Metres, chance: string) => `Chance of seeing it (${range} m): ${chance}.`,
+  wayChance: (range: Metres, chance: string) =>
+    `Chance of seeing it (${lengthText(range)}): ${chance}.`,
   dark: 'after sunset',
   walks: '1,000 simulated walks',
   walksHow: 'Each dot is where one walk out and home would end, with random errors of its own.',

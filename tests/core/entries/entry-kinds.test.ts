@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { ENTRIES, ENTRY_KINDS, EntryRegistry, writeEntry } from '@/core/entries/entry';
 import { entryKind } from '@/core/entries/entry-kind';
 import { readLines } from '@/core/log-text/read-log';

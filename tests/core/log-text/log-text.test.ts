@@ -108,6 +108,9 @@ describe('reading a log', () => {
     expect(metres('000 328ft')).toBeCloseTo(99.9744, 9);
     expect(metres('000 109yd')).toBeCloseTo(99.6696, 9);
     expect(metres('000 0.3mi')).toBeCloseTo(482.8032, 9);
+    // A chain is 66 feet of 0.3048 m, a link a hundredth of it.
+    expect(metres('000 5.5ch')).toBeCloseTo(110.6424, 9);
+    expect(metres('000 550lk')).toBeCloseTo(110.6424, 9);
     expect(metres('000 4min@3kmh')).toBeCloseTo(200, 9);
     expect(metres('000 100m up 60')).toBeCloseTo(50, 9);
     expect(metres('000 100m down 60')).toBeCloseTo(50, 9);

@@ -6,7 +6,7 @@ import {
   nearestCompassPoint,
   normalised,
   signedDifference,
-  threeDigits,
+  bearingDigits,
   compassPointBearing,
   COMPASS_POINTS,
   compassPointTolerance,
@@ -64,10 +64,10 @@ describe('bearings', () => {
   });
 
   it('show three digits, and what rounds to 360 shows as 000', () => {
-    expect(threeDigits(59)).toBe('059°');
-    expect(threeDigits(359.4)).toBe('359°');
-    expect(threeDigits(359.5)).toBe('000°');
-    expect(threeDigits(0)).toBe('000°');
+    expect(bearingDigits(59)).toBe('059');
+    expect(bearingDigits(359.4)).toBe('359');
+    expect(bearingDigits(359.5)).toBe('000');
+    expect(bearingDigits(0)).toBe('000');
   });
 
   it('16 compass points are 22.5° apart, and each has its own tolerance', () => {

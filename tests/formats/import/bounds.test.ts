@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { beyondBounds } from '@/formats/import/json-bounds';
 import { boundedParse } from '@/formats/import/bounded-parse';
 import { logbookSchema } from '@/core/model/logbook';
@@ -68,11 +68,11 @@ describe('a schema read in bounds', () => {
     expect(boundedParse(logbookSchema, text, 20)).toEqual(logbookSchema.safeParse(text));
     const schema = z.object({ list: z.array(z.object({ n: z.number() })), more: z.string() });
     const wrong = { list: [{ n: 1 }, { n: 'x' }], more: 3 };
-    const issues = (found: z.ZodSafeParseResult<unknown>) =>
+    const issues = (found: z.core.util.SafeParseResult<unknown>) =>
       found.error!.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).sort();
     expect(issues(boundedParse(schema, wrong, 20))).toEqual(issues(schema.safeParse(wrong)));
     expect(boundedParse(schema, wrong, 1).error!.issues).toHaveLength(1);
-    expect(boundedParse(z.array(z.number()).max(1), [1, 2], 5).success).toBe(false);
+    expect(boundedParse(z.array(z.number()).check(z.maxLength(1)), [1, 2], 5).success).toBe(false);
   });
 });
 

@@ -7,8 +7,9 @@ import {
   type TwoEndedLine,
 } from '../../survey/local-attraction';
 import { stationName, type Solution, type SolvedLeg } from '../../survey/solution';
-import { backBearing, signedDifference, threeDigits } from '../../units/angle';
+import { backBearing, signedDifference } from '../../units/angle';
 import type { Degrees } from '../../units/units';
+import { bearingText } from '../../units/shown';
 import type { Check, Warning } from '../check';
 
 /** How far a back bearing may be from 180° off. Common practice, no source. */
@@ -61,7 +62,7 @@ function warningOn(
   if (Math.abs(off) <= TOLERANCE_DEGREES) return null;
   const at = { entry: line.leg.entry };
   const saw =
-    `The back bearing is ${threeDigits(line.back)}; ${threeDigits(expected)} would match the way ` +
+    `The back bearing is ${bearingText(line.back)}; ${bearingText(expected)} would match the way ` +
     `out: ${Math.abs(Math.round(off))}° apart.`;
   const disturbed = [line.from, line.to].find(
     (station) => Math.abs(attractions.get(station) ?? 0) > TOLERANCE_DEGREES,

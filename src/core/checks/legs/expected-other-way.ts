@@ -1,10 +1,6 @@
 import { walkLog } from '../../survey/log-walk';
-import {
-  compassPointBearing,
-  signedDifference,
-  threeDigits,
-  type CompassPoint,
-} from '../../units/angle';
+import { compassPointBearing, signedDifference, type CompassPoint } from '../../units/angle';
+import { bearingText } from '../../units/shown';
 import type { Check, Warning } from '../check';
 
 const MOST_OFF_DEGREES = 90;
@@ -28,7 +24,7 @@ export const expectedOtherWay: Check = (solution) => {
       ? ' That is a 180° error: map upside down, arrow reversed, or housing reversed?'
       : '';
     const message =
-      `You expected roughly ${point}, but the leg goes ${threeDigits(leg.bearingDegrees)}: ` +
+      `You expected roughly ${point}, but the leg goes ${bearingText(leg.bearingDegrees)}: ` +
       `${Math.round(off)}° off.${cause} Check by the sun or the slope before you go on.`;
     warnings.push({ code: 'expected-other-way', at: { entry: index }, message });
   }

@@ -1,3 +1,4 @@
+import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
 
 /** Legs shorter than this add more error than ground. Common practice, no source. */
@@ -11,6 +12,6 @@ export const legShort: Check = ({ legs }) =>
       code: 'leg-short',
       at: { entry },
       message:
-        `Only ${Math.round(metres)} m: many short legs add error. Where you can, choose a mark ` +
+        `Only ${lengthText(metres)}: many short legs add error. Where you can, choose a mark ` +
         '50 to 100 m ahead.',
     }));

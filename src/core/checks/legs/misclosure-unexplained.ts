@@ -2,6 +2,7 @@ import { sumCovariance, type Covariance } from '../../errors/covariance';
 import { joinedSums, sharedCovariance } from '../../errors/shared-errors';
 import type { Closure, Solution } from '../../survey/solution';
 import type { PlanePoint } from '../../units/plane';
+import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
 
 /** 99 % of chi-square with two degrees of freedom: -2·ln 0.01. */
@@ -16,7 +17,7 @@ export const misclosureUnexplained: Check = (solution) =>
     const { entry, metres, station, misclosure } = closure;
     if (squaredInSigmas(misclosure, covarianceAround(solution, closure)) <= LIMIT) return [];
     const message =
-      `The way back to ${station} ends ${Math.round(metres)} m off: more than compass and pace ` +
+      `The way back to ${station} ends ${lengthText(metres)} off: more than compass and pace ` +
       'explain. Look for a blunder: a bearing turned by 180°, a hundred too few or too many, a ' +
       'leg not written.';
     return [{ code: 'misclosure-unexplained' as const, at: { entry }, message }];

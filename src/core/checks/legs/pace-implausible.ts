@@ -1,4 +1,5 @@
 import { SLOWEST_KMH, timesOf, type TimedStretch } from '../../survey/leg-times';
+import { lengthText } from '../../units/shown';
 import type { Check, Warning } from '../check';
 
 /** Nobody walks across country faster. Common practice, no source. */
@@ -29,7 +30,7 @@ function wrongWith({ metres, minutes }: TimedStretch): string | null {
   // A time is good to a minute, so that a minute more or less must not make the difference.
   const fastest = (metres / 1000 / (minutes + 1)) * 60;
   const slowest = minutes > 1 ? (metres / 1000 / (minutes - 1)) * 60 : Infinity;
-  const walked = `${Math.round(metres)} m in ${minutes} min is`;
+  const walked = `${lengthText(metres)} in ${minutes} min is`;
   if (fastest > FASTEST_KMH) {
     return `${walked} faster than anyone walks here: counted too many, or a time misread?`;
   }

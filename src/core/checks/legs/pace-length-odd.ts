@@ -1,4 +1,5 @@
 import { paceMetres } from '../../survey/log-state';
+import { shortLengthText } from '../../units/shown';
 import type { Check } from '../check';
 
 /** The pace of adults, two steps, on any ground. Common practice, no source. */
@@ -12,7 +13,7 @@ export const paceLengthOdd: Check = ({ outing }) =>
     const metres = paceMetres(line);
     if (metres >= SHORTEST_METRES && metres <= LONGEST_METRES) return [];
     const message =
-      `A pace of ${metres.toFixed(2)} m is unusual: a pace is two steps, the same foot each ` +
+      `A pace of ${shortLengthText(metres)} is unusual: a pace is two steps, the same foot each ` +
       `time, ${SHORTEST_METRES} to ${LONGEST_METRES} m. ` +
       (metres < SHORTEST_METRES ? 'Were single steps counted?' : 'Check the count and the course.');
     return [{ code: 'pace-length-odd' as const, at: { entry }, message }];

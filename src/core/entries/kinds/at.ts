@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from '../../readings/cursor';
 import {
   LENGTH_UNITS,
@@ -26,12 +26,12 @@ const length = openObject({ unit: z.enum(LENGTH_UNITS), value: metres });
 const schema = openObject({
   kind: z.literal('at'),
   /** How far along the leg: metres, or a reading in another unit. */
-  metres: metres.optional(),
-  along: length.optional(),
-  side: sideSchema.optional(),
+  metres: z.optional(metres),
+  along: z.optional(length),
+  side: z.optional(sideSchema),
   /** How far to the side, likewise. */
-  sideMetres: metres.optional(),
-  aside: length.optional(),
+  sideMetres: z.optional(metres),
+  aside: z.optional(length),
   thing: optionalFeatureKind,
   what: noteText,
 });

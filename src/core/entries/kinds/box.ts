@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { distanceReading, writeDistance } from '../../readings/distance';
 import { readSide, sideSchema } from '../feature';
 import { readDistance } from '../../readings/read-distance';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { compassPointSchema } from '../../readings/bearing';
 import { takeCompassPoint } from '../../readings/read-bearing';
 import { openObject, optionalNote } from '../../readings/shape';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { optionalFeatureKind, readFeatureKind, writeFeatureKind } from '../feature';
 import { noteText, openObject } from '../../readings/shape';
 import { entryKind } from '../entry-kind';

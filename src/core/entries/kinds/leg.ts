@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
 import type { Cursor } from '../../readings/cursor';
 import { distanceReading, writeDistance } from '../../readings/distance';
@@ -18,12 +18,12 @@ const schema = openObject({
   kind: z.literal('leg'),
   bearing: bearingReading,
   distance: distanceReading,
-  back: bearingReading.optional(),
+  back: z.optional(bearingReading),
   ...slopeFields,
-  ground: groundName.optional(),
-  time: clockTime.optional(),
+  ground: z.optional(groundName),
+  time: z.optional(clockTime),
   /** The name of the station where it ends; a name that exists already is a return to it. */
-  to: stationName.optional(),
+  to: z.optional(stationName),
   note: optionalNote,
 });
 type Leg = z.infer<typeof schema>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
 import { readBearing } from '../../readings/read-bearing';
 import { openObject, optionalNote } from '../../readings/shape';
@@ -9,7 +9,7 @@ import { entryKind, withNote } from '../entry-kind';
 const schema = openObject({
   kind: z.literal('out'),
   bearing: bearingReading,
-  time: clockTime.optional(),
+  time: z.optional(clockTime),
   note: optionalNote,
 });
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { readSide, sideSchema } from '../feature';
 import { noteText, openObject } from '../../readings/shape';
 import { entryKind } from '../entry-kind';

@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { openObject, optionalNote } from '../../readings/shape';
 import { entryKind, withNote } from '../entry-kind';
 
 const schema = openObject({
   kind: z.literal('right'),
-  code: z.string().regex(/^[a-z][a-z-]{1,60}$/),
+  code: z.string().check(z.regex(/^[a-z][a-z-]{1,60}$/)),
   note: optionalNote,
 });
 

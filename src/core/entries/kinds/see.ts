@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
 import { optionalFeatureKind, readFeatureKind, writeFeatureKind } from '../feature';
 import { readBearing } from '../../readings/read-bearing';

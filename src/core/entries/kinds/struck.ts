@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { isOneLine, LONGEST_NOTE, noteText, ONE_LINE, openObject } from '../../readings/shape';
 import { entryKind } from '../entry-kind';
 
@@ -13,8 +13,8 @@ const STRUCK = new RegExp(
 const schema = openObject({
   kind: z.literal('struck'),
   at: z.iso.datetime({ offset: true }),
-  reason: noteText.refine((text) => !text.includes('|'), 'a reason without |').optional(),
-  was: z.string().min(1).max(LONGEST_LINE).refine(isOneLine, ONE_LINE),
+  reason: z.optional(noteText.check(z.refine((text) => !text.includes('|'), 'a reason without |'))),
+  was: z.string().check(z.minLength(1), z.maxLength(LONGEST_LINE), z.refine(isOneLine, ONE_LINE)),
 });
 
 /** `struck TIME | REASON | LINE`: a line that was struck out. It counts for nothing. */

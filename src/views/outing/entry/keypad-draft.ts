@@ -1,11 +1,19 @@
+import { shownUnits, type LengthSystem } from '@/core/units/shown';
 import { keepChoice, keptChoice } from '@/store/kept-choice';
 
 /** What the keys of the keypad write to. */
 export const PARTS = ['bearing', 'count'] as const;
 export type Part = (typeof PARTS)[number];
 
-export const UNITS = ['p', 's', 'm'] as const;
+const UNITS = ['p', 's', 'm', 'ft', 'lk'] as const;
 export type Unit = (typeof UNITS)[number];
+
+/** Whole figures are keyed: a forester's are links, a hundred to the chain. */
+const OWN_LENGTH: Readonly<Record<LengthSystem, Unit>> = { metric: 'm', feet: 'ft', chains: 'lk' };
+/** The person's own unit of length, as it is keyed. */
+export const ownLength = (): Unit => OWN_LENGTH[shownUnits().lengths];
+/** The units that the keypad changes between. */
+export const unitsOfKeypad = (): readonly Unit[] => ['p', 's', ownLength()];
 
 /** What is on the keypad and not yet logged; unit and ground stay from leg to leg. */
 export interface Draft {

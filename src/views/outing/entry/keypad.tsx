@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Solution } from '@/core/survey/solution';
+import { bearingKeys } from './bearing-keys';
 import { Dial } from '@/ui/controls/dial';
 import { GroundChips } from '@/ui/controls/ground-chips';
 import { NumberPad } from '@/ui/controls/number-pad';
@@ -11,7 +12,13 @@ import { PARTS, type Part, type Unit } from './keypad-draft';
 import styles from './keypad.module.css';
 import type { KeypadState } from './use-keypad';
 
-const UNIT_WORDS: Readonly<Record<Unit, string>> = { p: 'paces', s: 'steps', m: 'metres' };
+const UNIT_WORDS: Readonly<Record<Unit, string>> = {
+  p: 'paces',
+  s: 'steps',
+  m: 'metres',
+  ft: 'feet',
+  lk: 'links',
+};
 
 /** How the bearing is given: by keys, by a dial to turn, by the phone's compass. */
 const INPUTS = ['keys', 'dial', 'compass'] as const;
@@ -69,14 +76,14 @@ export function Keypad({ solution, pad, status, onClose }: Props) {
         <div className={styles.dial}>
           <Dial
             label={WORDS.keypadBearing}
-            degrees={Number(draft.bearing) % 360 || 0}
+            degrees={bearingKeys().toDegrees(draft.bearing)}
             onTurn={pad.turn}
             onTurned={() => pad.goTo('count')}
           />
         </div>
       )}
       {isBearing && input === 'compass' && (
-        <CompassAid onUse={(read) => pad.take(read.slice(0, 3))} />
+        <CompassAid onUse={(read) => pad.take(Number(read.slice(0, 3)))} />
       )}
       {(!isBearing || input === 'keys') && (
         <NumberPad

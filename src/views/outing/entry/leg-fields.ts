@@ -50,7 +50,8 @@ function slopeFigure({ slopeDegrees, slopeRatio }: SlopeReading): string | undef
 /** The fields of a leg; bearings from `read` have no letter. */
 export function fieldsOfLeg(leg: Leg, read: North): LegFields {
   const written = writeDistance(leg.distance);
-  const [, figure = written, unit = 'p'] = /^([\d.]+)(p|s|m|km|ft|yd|mi)$/.exec(written) ?? [];
+  const [, figure = written, unit = 'p'] =
+    /^([\d.]+)(p|s|m|km|ft|yd|mi|ch|lk)$/.exec(written) ?? [];
   return {
     bearing: writeBearing(leg.bearing, read),
     distance: figure,

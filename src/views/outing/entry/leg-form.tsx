@@ -20,6 +20,8 @@ const UNITS = [
   { value: 'ft', label: 'feet' },
   { value: 'yd', label: 'yards' },
   { value: 'mi', label: 'miles' },
+  { value: 'ch', label: 'chains' },
+  { value: 'lk', label: 'links' },
 ];
 
 const SLOPE_WAYS = [

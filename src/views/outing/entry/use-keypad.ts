@@ -6,24 +6,36 @@ import { interpretLine } from '@/core/log-text/interpret';
 import { writeGround } from '@/core/readings/ground';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution } from '@/core/survey/solution';
-import { bearingDigits } from '@/core/units/angle';
 import { useOnce } from '@/views/shared/data/use-once';
 import { interpretationWords } from '@/views/shared/words/entry-words';
-import { keepDraft, keptDraft, UNITS, type Draft, type Part } from './keypad-draft';
+import { bearingKeys } from './bearing-keys';
+import {
+  keepDraft,
+  keptDraft,
+  ownLength,
+  unitsOfKeypad,
+  type Draft,
+  type Part,
+} from './keypad-draft';
 
-const MOST_DIGITS: Readonly<Record<Part, number>> = { bearing: 3, count: 5 };
+const MOST_COUNT_DIGITS = 5;
+const mostDigits = (part: Part) => (part === 'bearing' ? bearingKeys().digits : MOST_COUNT_DIGITS);
 
 const blank = (solution: Solution): Draft => ({
   bearing: '',
   count: '',
-  unit: generalPace(solution.end) === null ? 'm' : 'p',
+  unit: generalPace(solution.end) === null ? ownLength() : 'p',
   ground: undefined,
   part: 'bearing',
 });
 
 /** A draft as a line of the log. */
 const lineOf = ({ bearing, count, unit, ground }: Draft): string =>
-  [bearing, count === '' ? '' : count + unit, ground && writeGround(ground)]
+  [
+    bearing && bearing + bearingKeys().unit,
+    count === '' ? '' : count + unit,
+    ground && writeGround(ground),
+  ]
     .filter(Boolean)
     .join(' ');
 
@@ -47,10 +59,10 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
 
   /** A whole bearing moves on to the count. */
   const setBearing = (bearing: string) =>
-    change({ bearing, part: bearing.length === MOST_DIGITS.bearing ? 'count' : 'bearing' });
+    change({ bearing, part: bearing.length === mostDigits('bearing') ? 'count' : 'bearing' });
   const press = (digit: string) => {
     const { part, [part]: text } = newest.current;
-    const before = text.length < MOST_DIGITS[part] ? text : '';
+    const before = text.length < mostDigits(part) ? text : '';
     if (part === 'bearing') setBearing(before + digit);
     else change({ count: before + digit });
   };
@@ -76,12 +88,12 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
     press,
     erase,
     log,
-    turn: (degrees: number) => change({ bearing: bearingDigits(degrees) }),
-    take: setBearing,
+    turn: (degrees: number) => change({ bearing: bearingKeys().ofDegrees(degrees) }),
+    take: (degrees: number) => setBearing(bearingKeys().ofDegrees(degrees)),
     goTo: (part: Part) => change({ part }),
     nextUnit: () => {
-      const at = UNITS.indexOf(draft.unit);
-      change({ unit: UNITS[(at + 1) % UNITS.length] ?? 'p' });
+      const units = unitsOfKeypad();
+      change({ unit: units[(units.indexOf(draft.unit) + 1) % units.length] ?? 'p' });
     },
     setGround: (ground: string | undefined) => change({ ground }),
   };

@@ -2,8 +2,8 @@ import { Button } from 'antd';
 import type { Warning } from '@/core/checks/check';
 import { isLeg, type Entry, type Leg } from '@/core/entries/entry';
 import { bearingDegrees } from '@/core/readings/bearing';
-import { threeDigits } from '@/core/units/angle';
 import styles from '../outing.module.css';
+import { bearingText } from '@/core/units/shown';
 import { WORDS } from '../words';
 
 interface Props {
@@ -68,7 +68,7 @@ function WarningTools({ warning, ...props }: Props & { warning: Warning }) {
     <span className={styles.remark}>
       {correction && (
         <Button onClick={() => props.onCorrection(correction)}>
-          {WORDS.insteadUse(threeDigits(bearingDegrees(correction.bearing)))}
+          {WORDS.insteadUse(bearingText(bearingDegrees(correction.bearing)))}
         </Button>
       )}
       {code === 'expected-other-way' && (

@@ -6,11 +6,11 @@ import { backBearingWords, distanceWords, NORTH_WORDS, slopeWords } from '@/core
 import type { Entry, Leg } from '@/core/entries/entry';
 import { alongOf } from '@/core/entries/kinds/at';
 import { bearingDegrees } from '@/core/readings/bearing';
-import { threeDigits } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
 import { lineWords, WORDS } from '../words';
 import styles from './log-pane.module.css';
+import { bearingFigure, bearingSign, lengthText, shownUnits, lengthUnit } from '@/core/units/shown';
 import type { LogRow } from './log-rows';
 
 const ROW_HEIGHT = 45;
@@ -32,12 +32,12 @@ interface Props {
 /** The log: a line a row, in the order in which it was written. */
 export function LogPane(props: Props) {
   return (
-    <div className={styles.pane}>
+    <div className={styles.pane} data-bearings={shownUnits().bearings}>
       <div className={styles.head} aria-hidden="true">
         <span>{WORDS.columns.number}</span>
-        <span>{WORDS.columns.bearing}</span>
+        <span>{bearingSign() || WORDS.columns.bearing}</span>
         <span>{WORDS.columns.count}</span>
-        <span className={styles.metres}>{WORDS.columns.metres}</span>
+        <span className={styles.metres}>{lengthUnit().name}</span>
         <span>{WORDS.columns.note}</span>
       </div>
       {props.rows.length === 0 ? (
@@ -216,13 +216,13 @@ function LegCells({ leg, number, metres }: { leg: Leg; number: number; metres: M
     <span className={styles.cells}>
       <span className={styles.number}>{number}</span>
       <span className={styles.bearing}>
-        {threeDigits(bearingDegrees(leg.bearing))}
+        {bearingFigure(bearingDegrees(leg.bearing))}
         {north !== 'magnetic' && <abbr title={NORTH_WORDS[north]}>{NORTH_LETTERS[north]}</abbr>}
       </span>
       <span className={styles.count}>
         {count} <small>{unit}</small>
       </span>
-      <span className={styles.metres}>{Math.round(metres)} m</span>
+      <span className={styles.metres}>{lengthText(metres)}</span>
       <span className={styles.note}>
         {leg.to && <b>{visibleText(leg.to)}</b>} {visibleText(leg.note ?? '')}
         {small.map((words) => (

@@ -2,12 +2,11 @@ import { way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { northShown, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Box } from '@/sketch/labels';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
-import { metresText } from '@/views/shared/words/words';
 import type { WayEnds } from '../way-home-strip';
+import { bearingText, distanceText } from '@/core/units/shown';
 import styles from './sketch-pane.module.css';
 
 /** Shorter ways are not drawn, and on shorter lines there is no room for the plate. */
@@ -41,8 +40,8 @@ export function homeDrawing(
   const a = onScreen(view, preview ? preview.end : places.at(from));
   const b = onScreen(view, places.at(to));
   const { degrees, north } = shownBearing(straight.bearing, northShown(solution));
-  const distance = metresText(straight.distanceMetres);
-  const text = `${threeDigits(degrees)} ${NORTH_LETTERS[north]}  ${distance}`;
+  const distance = distanceText(straight.distanceMetres);
+  const text = `${bearingText(degrees)} ${NORTH_LETTERS[north]}  ${distance}`;
   const width = text.length * CHARACTER_PIXELS + 20;
   // The plate stays on the sheet, as long as the middle of its line is near it.
   const inset = width / 2 + 6;

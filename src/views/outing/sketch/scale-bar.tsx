@@ -1,6 +1,7 @@
 import type { Metres } from '@/core/units/units';
 import type { Box } from '@/sketch/labels';
 import { scaleBarMetres, type View } from '@/sketch/view';
+import { roundLengthText, lengthUnit } from '@/core/units/shown';
 import styles from './sketch-pane.module.css';
 
 const MOST_PIXELS = 140;
@@ -21,9 +22,9 @@ interface Props {
   gridMetres: Metres | null;
 }
 
-/** A round length on the ground, in metres and in paces. */
+/** A round length on the ground, in the person’s unit and in paces. */
 export function ScaleBar({ view, height, paceMetres, gridMetres }: Props) {
-  const metres = scaleBarMetres(view.k, MOST_PIXELS);
+  const metres = scaleBarMetres(view.k, MOST_PIXELS, lengthUnit().metres);
   const width = metres * view.k;
   const paces =
     paceMetres === null ? '' : ` · ${Math.round(metres / paceMetres).toLocaleString('en')} paces`;
@@ -31,9 +32,9 @@ export function ScaleBar({ view, height, paceMetres, gridMetres }: Props) {
     <g className={styles.scale} transform={`translate(24 ${height - 24})`} data-testid="scale-bar">
       <path d={`M0 -7V0H${width}V-7M${width / 2} -4V0`} />
       <text x={0} y={-14}>
-        {metres >= 1000 ? `${metres / 1000} km` : `${metres} m`}
+        {roundLengthText(metres)}
         {paces}
-        {gridMetres === null ? '' : ` · grid ${gridMetres} m`}
+        {gridMetres === null ? '' : ` · grid ${roundLengthText(gridMetres)}`}
       </text>
     </g>
   );

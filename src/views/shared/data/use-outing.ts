@@ -1,11 +1,10 @@
 'use client';
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Command } from '@/core/edit/command';
-import { canUseEarthModels } from '@/core/north/outing-norths';
 import { solve } from '@/core/survey/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/views/shared/data/browser-store';
-import { loadEarthModels, useEarthModels } from '@/views/shared/data/use-earth-models';
+import { loadEarthModels, modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
 import { useLastHome } from './use-last-home';
 
 const LOADING: SessionState = { status: 'loading' };
@@ -21,7 +20,7 @@ export function useOuting(id: string) {
   const status = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
   const state = outingState(status);
   const outing = state?.outing ?? null;
-  const models = useEarthModels(outing !== null && canUseEarthModels(outing));
+  const models = useEarthModels(modelsUsed(outing));
   const solved = useMemo(() => (outing ? solve(outing, models) : null), [outing, models]);
   useLastHome(solved?.ok ? solved.value : null);
   return useMemo(

@@ -6,10 +6,9 @@ import type { Header } from '@/core/model/header';
 import type { Outing } from '@/core/model/outing';
 import { northsChange } from '@/core/navigation/norths-change';
 import type { EarthModels } from '@/core/north/earth-models';
-import { canUseEarthModels } from '@/core/north/outing-norths';
 import { solve } from '@/core/survey/solve';
 import type { North } from '@/core/units/bearing';
-import { useEarthModels } from '@/views/shared/data/use-earth-models';
+import { modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
 import { changeWords, declinationSentence } from './words';
 
 /** What settings would do, in words, before they are saved. */
@@ -52,7 +51,7 @@ export function useDraftOutlook(outing: Outing, header: Header | null, read: Nor
     () => (header ? { ...header, id: outing.id, entries: outing.entries } : null),
     [outing, header],
   );
-  const models = useEarthModels(drafted !== null && canUseEarthModels(drafted));
+  const models = useEarthModels(modelsUsed(drafted));
   return useMemo(
     () => (drafted ? outlookOf(outing, drafted, read, models) : NOTHING),
     [drafted, models, outing, read],

@@ -3,8 +3,9 @@ import { NORTH_WORDS } from '@/core/entries/describe';
 import type { Correction, MarginDeclination } from '@/core/model/header';
 import type { NorthsChange } from '@/core/navigation/norths-change';
 import { marginDeclination, type OutingNorths } from '@/core/north/outing-norths';
-import { angleMinutesText, angleText, threeDigits } from '@/core/units/angle';
+import { angleMinutesText, angleText } from '@/core/units/angle';
 import type { Bearing, North } from '@/core/units/bearing';
+import { bearingText, lengthText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** What every view says about the norths. */
@@ -87,18 +88,17 @@ export function declinationSentence(norths: OutingNorths, read: North, show: Nor
   return `${methodSentence(norths)} ${rest}`;
 }
 
-const rounded = (metres: Metres) => `${Math.round(metres).toLocaleString('en')} m`;
 const LEAST_MOVE_METRES = 0.5;
 
 /** What another declination setting does to the way home, for an outing with legs. */
 export function changeWords(change: NorthsChange): string {
   const home = ({ degrees, north }: Bearing, metres: Metres) =>
-    `${threeDigits(degrees)} ${NORTH_WORDS[north]}, ${rounded(metres)}`;
+    `${bearingText(degrees)} ${NORTH_WORDS[north]}, ${lengthText(metres)}`;
   const readings = change.legs === 1 ? 'The reading stays' : `The ${change.legs} readings stay`;
   const moved =
     change.placeMovedMetres === null || change.placeMovedMetres < LEAST_MOVE_METRES
       ? ''
-      : ` On the map you are ${rounded(change.placeMovedMetres)} from where you were shown before.`;
+      : ` On the map you are ${lengthText(change.placeMovedMetres)} from where you were shown before.`;
   return (
     `${readings} as read. Way home before: ${home(change.before, change.metresBefore)}. ` +
     `Now: ${home(change.after, change.metresAfter)}.${moved}`

@@ -1,10 +1,11 @@
 'use client';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { bearingDigits, circularMean, threeDigits } from '@/core/units/angle';
+import { bearingDigits, circularMean } from '@/core/units/angle';
 import { headingDevice } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import styles from './compass-aid.module.css';
+import { bearingText } from '@/core/units/shown';
 import { COMPASS_WORDS, DEVICE_FAULTS } from './words';
 
 /** Readings that are averaged: about a second of them. */
@@ -35,7 +36,7 @@ export function CompassAid({ onUse }: { onUse: (bearing: string) => void }) {
       <p className={styles.soft}>{fault ? DEVICE_FAULTS[fault] : COMPASS_WORDS.caution}</p>
       {mean !== null && (
         <Button onClick={() => onUse(`${bearingDigits(mean)}M`)}>
-          {COMPASS_WORDS.take(threeDigits(mean))}
+          {COMPASS_WORDS.take(bearingText(mean))}
         </Button>
       )}
     </section>

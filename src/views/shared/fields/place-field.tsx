@@ -6,6 +6,7 @@ import { faultMessage } from '@/core/faults/messages';
 import type { Position } from '@/core/readings/position';
 import { devicesAreSimulated, positionDevice, simulateDevices } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
+import { lengthText } from '@/core/units/shown';
 import styles from './place-field.module.css';
 
 type PlaceReader = typeof import('@/core/place/place-text');
@@ -106,7 +107,7 @@ function DevicePosition({ onMessage, onChange }: DeviceProps) {
     if (!fix.ok) return onMessage(FAULTS[fix.fault]);
     const { position, accuracyMetres } = fix.value;
     const at = { latitude: rounded(position.latitude), longitude: rounded(position.longitude) };
-    onMessage(`Accuracy by the device: about ${Math.max(1, Math.round(accuracyMetres))} m.`);
+    onMessage(`Accuracy by the device: about ${lengthText(Math.max(1, accuracyMetres))}.`);
     onChange({ text: `${at.latitude} ${at.longitude}`, position: at });
   };
   return (

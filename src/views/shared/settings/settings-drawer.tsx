@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import type { OutingSettings } from '@/core/edit/settings';
 import type { Outing } from '@/core/model/outing';
 import { ThemeSwitch } from '@/ui/theme/theme-switch';
+import { UnitsChoice } from '@/ui/units/units-choice';
 import { draftOf, type DeclinationDraft } from '@/views/shared/declination/draft';
 import { DeclinationFields } from '@/views/shared/declination/declination-fields';
 import { GuidedChoice } from '@/views/shared/declination/guided-choice';
@@ -119,6 +120,8 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
       />
       <p>Theme</p>
       <ThemeSwitch />
+      <p>Figures on this device</p>
+      <UnitsChoice />
       {unguided && (
         <GuidedChoice
           outing={outing}

@@ -6,6 +6,7 @@ import { correctionOf } from '@/core/north/outing-norths';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { signedDifference } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
+import { BigBearing } from './big-bearing';
 import { homeWords, stretchFigures } from './home-words';
 import styles from './home-answer.module.css';
 import { WAY_WORDS } from './words';
@@ -37,7 +38,7 @@ export function HomeAnswer({ solution, way }: Props) {
     <section className={styles.answer} aria-label={WAY_WORDS.label}>
       <p className={styles.bearing}>
         <span className={styles.figure} data-testid="answer-bearing">
-          {figures.bearing}
+          <BigBearing degrees={figures.degrees} />
         </span>
         <span className={styles.north}>{NORTH_WORDS[figures.north]}</span>
       </p>
@@ -49,6 +50,11 @@ export function HomeAnswer({ solution, way }: Props) {
       <p className={styles.sentence} data-testid="answer-walk">
         {walk}
       </p>
+      {figures.plain && (
+        <p className={styles.to} data-testid="plain">
+          {WAY_WORDS.plain(figures.plain)}
+        </p>
+      )}
       <p className={styles.to}>{to}</p>
       <p className={styles.sure}>{sure}</p>
     </section>

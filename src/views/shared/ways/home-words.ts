@@ -1,19 +1,22 @@
 import { compassPointWords } from '@/core/entries/describe';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
-import { roundUpToFive } from '@/core/navigation/rounding';
 import { wayHome, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
-import { threeDigits } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
-import type { Metres } from '@/core/units/units';
-import { metresText, SHARED_WORDS } from '@/views/shared/words/words';
+import type { Degrees, Metres } from '@/core/units/units';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+import { bearingText, distanceText, inDegreesAndMetres } from '@/core/units/shown';
 import { WAY_WORDS } from './words';
 
 /** The figures of a stretch as they are said. */
 export interface HomeFigures {
   readonly way: Way;
+  /** From the north that it is shown from. */
+  readonly degrees: Degrees;
   readonly bearing: string;
+  /** The same in degrees and metres, where they are not shown so: someone else may ask. */
+  readonly plain: string | null;
   readonly north: North;
   /** Where it leads to, and within how many metres of what it ends. */
   readonly to: string;
@@ -30,7 +33,9 @@ export function stretchFigures(
   within95Metres: Metres,
 ): HomeFigures {
   const { degrees, north } = shownBearing(way.bearing, northShown(solution));
-  return { way, bearing: threeDigits(degrees), north, to, place, within95Metres };
+  const plain = inDegreesAndMetres(degrees, way.distanceMetres);
+  const bearing = bearingText(degrees);
+  return { way, degrees, bearing, plain, north, to, place, within95Metres };
 }
 
 /** The figures of the straight way home. */
@@ -44,8 +49,8 @@ export function homeFigures(solution: Solution): HomeFigures {
 export function homeWords({ way, to, place, within95Metres }: HomeFigures) {
   const { paces, distanceMetres, compassPoint } = way;
   return {
-    walk: WAY_WORDS.walk(metresText(distanceMetres), paces === null ? null : Math.round(paces)),
+    walk: WAY_WORDS.walk(distanceText(distanceMetres), paces === null ? null : Math.round(paces)),
     to: WAY_WORDS.to(compassPointWords(compassPoint), to),
-    sure: SHARED_WORDS.within(roundUpToFive(within95Metres), place),
+    sure: SHARED_WORDS.within(within95Metres, place),
   };
 }

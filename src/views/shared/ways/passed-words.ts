@@ -1,5 +1,6 @@
 import { pacesWords } from '@/core/entries/describe';
 import type { PassedFeature } from '@/core/navigation/ways/passed-features';
+import { lengthText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** Nearer than this to the line is on it. */
@@ -10,14 +11,14 @@ export function passedWords(
   { what, alongMetres, rightMetres }: PassedFeature,
   paceMetres: Metres | null,
 ): string {
-  const aside = Math.round(Math.abs(rightMetres));
+  const aside = Math.abs(rightMetres);
   const side =
     aside < ON_LINE_METRES
       ? 'on your line'
-      : `${aside} m to your ${rightMetres > 0 ? 'right' : 'left'}`;
+      : `${lengthText(aside)} to your ${rightMetres > 0 ? 'right' : 'left'}`;
   const ahead =
     paceMetres === null
-      ? `${Math.round(alongMetres)} m`
+      ? lengthText(alongMetres)
       : `about ${pacesWords(Math.round(alongMetres / paceMetres))}`;
   return `${what}, ${side}, in ${ahead}`;
 }

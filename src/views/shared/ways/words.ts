@@ -4,10 +4,9 @@ import { longestAlong, type AimOff, type AimOffFault } from '@/core/navigation/w
 import type { Recommendation } from '@/core/navigation/ways/recommendation';
 import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
 import { shownBearing } from '@/core/north/norths';
-import { threeDigits } from '@/core/units/angle';
 import { NORTH_LETTERS, type North } from '@/core/units/bearing';
+import { bearingText, distanceText, lengthText } from '@/core/units/shown';
 import type { Degrees } from '@/core/units/units';
-import { metresText } from '../words/words';
 
 /** The words about ways home that several views use. */
 export const WAY_WORDS = {
@@ -16,6 +15,7 @@ export const WAY_WORDS = {
   walk: (metres: string, paces: number | null) =>
     paces === null ? `Walk ${metres}` : `${metres}: ${pacesWords(paces)}`,
   to: (direction: string, place: string) => `${capital(direction)}, to ${place}`,
+  plain: (figures: string) => `that is ${figures}`,
   theLine: 'the line',
   needleOn: (east: Degrees) =>
     `Needle on the ${Math.round(Math.abs(east))}° ${east < 0 ? 'W' : 'E'} mark`,
@@ -68,7 +68,7 @@ export function recommendationWords(found: Recommendation): string {
     case 'surer':
       return WAY_WORDS.recommended(
         name,
-        `${Math.round(found.extraMetres)} m more, and home comes in sight ${chance}; straight, ` +
+        `${lengthText(found.extraMetres)} more, and home comes in sight ${chance}; straight, ` +
           `${straight}.`,
       );
     case 'no-better':
@@ -93,8 +93,8 @@ export function stretchWords(stretch: Stretch, wanted: North): string {
   const { degrees, north } = shownBearing(stretch.bearing, wanted);
   const paces = stretch.paces === null ? '' : `: ${pacesWords(Math.round(stretch.paces))}`;
   return [
-    `${threeDigits(degrees)}${north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`}`,
-    `${metresText(stretch.distanceMetres)}${paces}`,
+    `${bearingText(degrees)}${north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`}`,
+    `${distanceText(stretch.distanceMetres)}${paces}`,
     compassPointWords(stretch.compassPoint),
     ...(stretch.to ? [`to ${stretch.to}`] : []),
   ].join(', ');
@@ -102,8 +102,8 @@ export function stretchWords(stretch: Stretch, wanted: North): string {
 
 /** The second stretch of an aimed-off way: along the line. */
 export const alongWords = (aim: AimOff, to: string | null): string =>
-  `Then turn ${aim.turn} along the line, about ${Math.round(aim.alongMetres)} m, at most ` +
-  `${Math.round(longestAlong(aim))} m, to ${to}.`;
+  `Then turn ${aim.turn} along the line, about ${lengthText(aim.alongMetres)}, at most ` +
+  `${lengthText(longestAlong(aim))}, to ${to}.`;
 
 /** The moment that the ways are planned from, and how a moment reads on the clock of the place. */
 export interface Planning {

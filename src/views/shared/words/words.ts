@@ -1,5 +1,5 @@
 import type { Metres } from '@/core/units/units';
-import { roundDistance } from '@/core/navigation/rounding';
+import { uncertaintyText } from '@/core/units/shown';
 
 /** Words that several views use. */
 
@@ -11,11 +11,8 @@ export const SHARED_WORDS = {
   save: 'Save',
   undo: 'Undo',
   share: 'Share',
-  within: (metres: Metres, place: string) => `Within ${metres} m of ${place} (95 %)`,
+  within: (metres: Metres, place: string) => `Within ${uncertaintyText(metres)} of ${place} (95 %)`,
 } as const;
 
 /** How far a person sees a station in open country until they say. Common practice, no source. */
 export const USUAL_SIGHT_METRES = 25;
-
-/** A distance in the figures that a count of paces is worth. */
-export const metresText = (metres: Metres) => `${roundDistance(metres).toLocaleString('en')} m`;

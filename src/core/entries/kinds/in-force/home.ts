@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from '../../../readings/cursor';
 import { groundName, readGround, takeUsualGround, writeGround } from '../../../readings/ground';
 import { readSpeedFigure } from '../../../readings/read-distance';
@@ -6,17 +6,20 @@ import { openObject, optionalNote, positiveAmount } from '../../../readings/shap
 import { plainDecimal } from '../../../units/units';
 import { entryKind, withNote } from '../../entry-kind';
 import { AIMS, type HomeReadings } from '../../reckoning';
+import { speedText } from '../../../units/shown';
 import { AIM_WORDS } from './aim';
 
 const schema = openObject({
   kind: z.literal('home'),
-  aim: z.enum(AIMS).optional(),
-  ground: groundName.optional(),
-  kilometresPerHour: positiveAmount.optional(),
+  aim: z.optional(z.enum(AIMS)),
+  ground: z.optional(groundName),
+  kilometresPerHour: z.optional(positiveAmount),
   note: optionalNote,
-}).refine(
-  ({ ground, kilometresPerHour }) => ground === undefined || kilometresPerHour === undefined,
-  'a walk home by paces on a ground, or by the clock',
+}).check(
+  z.refine(
+    ({ ground, kilometresPerHour }) => ground === undefined || kilometresPerHour === undefined,
+    'a walk home by paces on a ground, or by the clock',
+  ),
 );
 
 const AIM = new RegExp(`(${AIMS.join('|')})(?![a-z-])`, 'iy');
@@ -51,7 +54,7 @@ export const homeKind = entryKind(schema)({
     `On the way home ${[
       aim && AIM_WORDS[aim],
       ground && `you count paces on ${ground}`,
-      kilometresPerHour && `you go by the clock at ${kilometresPerHour} km/h`,
+      kilometresPerHour && `you go by the clock at ${speedText(kilometresPerHour)}`,
     ]
       .filter(Boolean)
       .join(', and ')}`,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Cursor } from '../../../readings/cursor';
 import { groundName, readGround } from '../../../readings/ground';
 import { readAmount, roundedReading } from '../../../readings/number';
@@ -19,11 +19,11 @@ const schema = openObject({
   unit: z.enum(PACE_UNITS),
   value: positiveAmount,
   /** The ground that it is for; without it, every ground that has no pace of its own. */
-  ground: groundName.optional(),
+  ground: z.optional(groundName),
   /** One sigma of a distance paced with it, in per cent. */
-  spreadPercent: z.number().gt(0).max(100).optional(),
+  spreadPercent: z.optional(z.number().check(z.gt(0), z.lte(100))),
   /** The walks of the calibration that told the spread. */
-  walks: z.number().int().min(1).max(MOST_WALKS).optional(),
+  walks: z.optional(z.int().check(z.gte(1), z.lte(MOST_WALKS))),
   note: optionalNote,
 });
 type PaceEntry = z.infer<typeof schema>;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { northSchema } from '../../../readings/bearing';
 import { readChoice } from '../../../readings/choice';
 import { openObject, optionalNote } from '../../../readings/shape';

@@ -1,0 +1,174 @@
+import { bearingDigits, normalised } from './angle';
+import {
+  METRES_PER_CHAIN,
+  METRES_PER_FOOT,
+  METRES_PER_KILOMETRE,
+  METRES_PER_MILE,
+  type Degrees,
+  type Metres,
+} from './units';
+
+/** The units that a person wants figures in. A log keeps what was written in it all the same. */
+export const LENGTH_SYSTEMS = ['metric', 'feet', 'chains'] as const;
+export type LengthSystem = (typeof LENGTH_SYSTEMS)[number];
+export const BEARING_SYSTEMS = ['degrees', 'mils', 'quadrants'] as const;
+export type BearingSystem = (typeof BEARING_SYSTEMS)[number];
+
+export interface ShownUnits {
+  readonly lengths: LengthSystem;
+  readonly bearings: BearingSystem;
+}
+
+export const USUAL_UNITS: ShownUnits = { lengths: 'metric', bearings: 'degrees' };
+
+let shown = USUAL_UNITS;
+
+/**
+ * The units of every text that is made from now on. Like a language they belong to the person and
+ * not to a figure, so that they are told once; a server or a worker is never told, and says metres
+ * and degrees.
+ */
+export const showIn = (units: ShownUnits): void => {
+  shown = units;
+};
+export const shownUnits = (): ShownUnits => shown;
+
+interface LengthUnit {
+  readonly sign: string;
+  readonly name: string;
+  readonly metres: Metres;
+  /** Decimals of a length, and the step that an uncertainty is rounded up to. */
+  readonly decimals: number;
+  readonly step: number;
+}
+
+const LENGTH_UNITS: Readonly<Record<LengthSystem, LengthUnit>> = {
+  metric: { sign: 'm', name: 'metres', metres: 1, decimals: 0, step: 5 },
+  feet: { sign: 'ft', name: 'feet', metres: METRES_PER_FOOT, decimals: 0, step: 10 },
+  chains: { sign: 'ch', name: 'chains', metres: METRES_PER_CHAIN, decimals: 1, step: 0.25 },
+};
+
+/** The unit that lengths are shown and typed in. */
+export const lengthUnit = (): LengthUnit => LENGTH_UNITS[shown.lengths];
+
+/** A figure with as many decimals as it needs, up to some. */
+const figure = (value: number, decimals: number) =>
+  value.toLocaleString('en', { maximumFractionDigits: decimals });
+
+/** Miles from one mile on, to a hundredth; null below that, and in metres. */
+const milesText = (metres: Metres): string | null =>
+  shown.lengths !== 'metric' && Math.abs(metres) >= METRES_PER_MILE
+    ? `${figure(metres / METRES_PER_MILE, 2)} mi`
+    : null;
+
+const metresWhole = (metres: Metres) => `${figure(metres, 0)} m`;
+
+/** A length to the nearest metre, foot or tenth of a chain; from a mile on in miles. */
+export function lengthText(metres: Metres): string {
+  const { sign, metres: one, decimals } = lengthUnit();
+  return milesText(metres) ?? `${figure(metres / one, decimals)} ${sign}`;
+}
+
+/** A count of a unit in the figures that a count of paces is worth. */
+function coarse(count: number): number {
+  if (count < 100) return Math.round(count);
+  return count < 1000 ? 5 * Math.round(count / 5) : 10 * Math.round(count / 10);
+}
+
+/** A distance in the figures that a count of paces is worth. */
+export function distanceText(metres: Metres): string {
+  const { sign, metres: one, decimals } = lengthUnit();
+  if (decimals > 0) return lengthText(metres);
+  return milesText(metres) ?? `${figure(coarse(metres / one), 0)} ${sign}`;
+}
+
+/** An uncertainty: up to the next five metres, ten feet or quarter of a chain, never down. */
+export function uncertaintyText(metres: Metres): string {
+  const { sign, metres: one, step } = lengthUnit();
+  return `${figure(step * Math.ceil(metres / one / step), 2)} ${sign}`;
+}
+
+/** A length of a pace or so: centimetres, or hundredths of a foot. */
+export const shortLengthText = (metres: Metres): string =>
+  shown.lengths === 'metric'
+    ? `${metres.toFixed(2)} m`
+    : `${(metres / METRES_PER_FOOT).toFixed(2)} ft`;
+
+/** A text of a length with its metres in brackets, where someone else may have to read it. */
+export const withMetres = (text: string, metres: Metres): string =>
+  shown.lengths === 'metric' ? text : `${text} (${metresWhole(metres)})`;
+
+/** A round length of a scale: 50 m, 2 km, 200 ft, 0.5 ch. */
+export function roundLengthText(metres: Metres): string {
+  const { sign, metres: one } = lengthUnit();
+  return shown.lengths === 'metric' && metres >= METRES_PER_KILOMETRE
+    ? `${figure(metres / METRES_PER_KILOMETRE, 3)} km`
+    : `${figure(metres / one, 3)} ${sign}`;
+}
+
+/** The figure of a length alone, for a column that names its unit. */
+export function lengthFigure(metres: Metres): string {
+  const { metres: one, decimals } = lengthUnit();
+  return (metres / one).toFixed(decimals);
+}
+
+/** The unit of long ways. */
+export const longUnit = () =>
+  shown.lengths === 'metric'
+    ? ({ name: 'kilometre', metres: METRES_PER_KILOMETRE } as const)
+    : ({ name: 'mile', metres: METRES_PER_MILE } as const);
+
+/** The unit of speeds. */
+export const speedUnit = () =>
+  shown.lengths === 'metric'
+    ? ({ sign: 'km/h', kilometresPerHour: 1 } as const)
+    : ({ sign: 'mph', kilometresPerHour: METRES_PER_MILE / METRES_PER_KILOMETRE } as const);
+
+/** A speed to a tenth. */
+export function speedText(kilometresPerHour: number): string {
+  const { sign, kilometresPerHour: one } = speedUnit();
+  return `${figure(kilometresPerHour / one, 1)} ${sign}`;
+}
+
+/** Mils in a circle, as on compasses of most armies. */
+const MILS = 6400;
+
+/** A bearing from the nearer end of the meridian: S48°W. */
+function quadrantText(bearing: Degrees): string {
+  const whole = Math.round(normalised(bearing)) % 360;
+  if (whole <= 90) return `N${whole}°E`;
+  if (whole <= 180) return `S${180 - whole}°E`;
+  return whole <= 270 ? `S${whole - 180}°W` : `N${360 - whole}°W`;
+}
+
+/** A bearing in three digits and a degree sign, four digits of mils, or by its quadrant. */
+export function bearingFigure(bearing: Degrees): string {
+  switch (shown.bearings) {
+    case 'degrees':
+      return `${bearingDigits(bearing)}°`;
+    case 'mils':
+      return String(Math.round((normalised(bearing) * MILS) / 360) % MILS).padStart(4, '0');
+    case 'quadrants':
+      return quadrantText(bearing);
+  }
+}
+
+/** What stands after the figure of a bearing; empty where the figure says it. */
+export const bearingSign = (): string => (shown.bearings === 'mils' ? 'mil' : '');
+
+/** A bearing with its unit. */
+export const bearingText = (bearing: Degrees): string =>
+  [bearingFigure(bearing), bearingSign()].filter(Boolean).join(' ');
+
+/** A text of a bearing with its degrees in brackets, where someone else may have to read it. */
+export const withDegrees = (text: string, bearing: Degrees): string =>
+  shown.bearings === 'degrees' ? text : `${text} (${bearingDigits(bearing)}°)`;
+
+/** What a bearing and a distance come to in degrees and metres; null where they are shown so. */
+export function inDegreesAndMetres(bearing: Degrees, metres: Metres): string | null {
+  const parts = [
+    shown.bearings === 'degrees' ? null : `${bearingDigits(bearing)}°`,
+    shown.lengths === 'metric' ? null : metresWhole(coarse(metres)),
+  ].filter((part) => part !== null);
+  return parts.length === 0 ? null : parts.join(', ');
+}
