@@ -147,7 +147,8 @@ function homeWords(solution: Solution): string {
   const place = stationName(solution, 0);
   if (isThere(home)) return `At ${place}`;
   const { degrees, north } = shownBearing(home.bearing, northShown(solution));
-  return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${lengthText(home.distanceMetres)}`;
+  const distance = lengthText(home.distanceMetres);
+  return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${distance}`;
 }
 
 /**

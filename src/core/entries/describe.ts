@@ -44,7 +44,8 @@ export function distanceWords(reading: DistanceReading): string {
     return plural(reading.value, one, many);
   }
   if (reading.unit === 'minutes') {
-    return `${plural(reading.value, 'minute', 'minutes')} at ${speedText(reading.kilometresPerHour)}`;
+    const minutes = plural(reading.value, 'minute', 'minutes');
+    return `${minutes} at ${speedText(reading.kilometresPerHour)}`;
   }
   return writeDistance(reading).replace(/([a-z]+)$/, ' $1');
 }

@@ -53,8 +53,9 @@ const BETWEEN = /\s*,?\s*(?:and\s+)?(?=[\d½⅓⅔¼¾⅛⅜⅝⅞])/iy;
 const BOUNDARY = /[\s>@,;:()[\]–—→-]|$/y;
 
 /**
- * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `5.5ch`, `550lk`, `4min@3kmh`, the unit
- * apart or in full, two units of one kind (`25 ft 6 in`); a number alone is paces.
+ * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `5.5ch`,
+ * `550lk`, `4min@3kmh`, the unit apart or in full, two units of one kind (`25 ft 6 in`); a
+ * number alone is paces.
  */
 export function readDistance(cursor: Cursor): DistanceReading {
   const start = cursor.position;

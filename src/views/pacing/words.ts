@@ -64,8 +64,8 @@ export const WORDS = {
   ],
   sources: 'Where the uncertainty comes from',
   sourcesWords: (together: Metres, pace: Metres, bearings: Metres) =>
-    `The straight way home from here ends within ${lengthText(together)} (95 %). Paces alone would make it ` +
-    `${lengthText(pace)}, bearings alone ${lengthText(bearings)}; they add up as squares.`,
+    `The straight way home from here ends within ${lengthText(together)} (95 %). Paces alone ` +
+    `would make it ${lengthText(pace)}, bearings alone ${lengthText(bearings)}; they add up as squares.`,
   improvePace: 'The paces add more: calibrate on the ground that you walk on.',
   improveBearings:
     'The bearings add more: aim from landmark to landmark, or use a sighting compass, and read ' +
@@ -110,8 +110,8 @@ export function warningWords(warning: CalibrationWarning): string {
     }
     case 'unlikely-length':
       return (
-        `A pace of ${shortLengthText(warning.paceMetres)} is unlikely: is the course’s unit right, ` +
-        'and were paces (two steps) counted?'
+        `A pace of ${shortLengthText(warning.paceMetres)} is unlikely: is the course’s unit ` +
+        'right, and were paces (two steps) counted?'
       );
   }
 }

@@ -37,8 +37,8 @@ export const WORDS = {
   logged: (line: string) => `Logged: ${line}. The way home is updated.`,
   arrived: (place: string) => `You are at ${place}.`,
   closed: (metres: Metres, share: string) =>
-    `Misclosure ${lengthText(metres)}, ${share} % of the distance walked. A few per cent are usual by ` +
-    'compass and pace.',
+    `Misclosure ${lengthText(metres)}, ${share} % of the distance walked. A few per cent ` +
+    'are usual by compass and pace.',
   searchTitle: 'Search',
   searchHow:
     'Stop, and look around from where you are. Mark this place. Then walk the pattern and log ' +

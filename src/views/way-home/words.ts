@@ -16,8 +16,8 @@ export const WORDS = {
     'same way, the same stride on the same ground. All else adds up.',
   yourErrors: 'Your own errors, and those of this outing',
   onMap: (metres: Metres) =>
-    `On a map your position is within ${uncertaintyText(metres)} of the sketched one (95 %): there the ` +
-    'constant errors of compass and pace count.',
+    `On a map your position is within ${uncertaintyText(metres)} of the sketched one ` +
+    '(95 %): there the constant errors of compass and pace count.',
   sources: 'Where the uncertainty comes from',
   helps: 'What would help most',
   nothingHelps: 'No single change would make it a tenth smaller.',

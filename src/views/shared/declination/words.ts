@@ -98,7 +98,8 @@ export function changeWords(change: NorthsChange): string {
   const moved =
     change.placeMovedMetres === null || change.placeMovedMetres < LEAST_MOVE_METRES
       ? ''
-      : ` On the map you are ${lengthText(change.placeMovedMetres)} from where you were shown before.`;
+      : ` On the map you are ${lengthText(change.placeMovedMetres)} from where you were shown ` +
+        'before.';
   return (
     `${readings} as read. Way home before: ${home(change.before, change.metresBefore)}. ` +
     `Now: ${home(change.after, change.metresAfter)}.${moved}`
