@@ -65,7 +65,8 @@ export const WORDS = {
   sources: 'Where the uncertainty comes from',
   sourcesWords: (together: Metres, pace: Metres, bearings: Metres) =>
     `The straight way home from here ends within ${lengthText(together)} (95 %). Paces alone ` +
-    `would make it ${lengthText(pace)}, bearings alone ${lengthText(bearings)}; they add up as squares.`,
+    `would make it ${lengthText(pace)}, bearings alone ${lengthText(bearings)}; they add up ` +
+    'as squares.',
   improvePace: 'The paces add more: calibrate on the ground that you walk on.',
   improveBearings:
     'The bearings add more: aim from landmark to landmark, or use a sighting compass, and read ' +
