@@ -11,5 +11,6 @@ run('npx', 'tsx', 'bench/browser.ts');
 run('npx', 'tsx', 'bench/first-second.ts');
 run('npx', 'tsx', 'bench/arrivals.ts');
 run('npx', 'tsx', 'bench/large-logbook.ts');
+run('npx', 'tsx', 'bench/long-log.ts');
 run('npx', 'tsx', 'bench/growth.ts');
 run('npx', 'tsx', 'bench/requests.ts');

@@ -1,4 +1,4 @@
-import { boundsOf, type PlanePoint } from '@/core/units/plane';
+import { boundsOf, type Bounds, type PlanePoint } from '@/core/units/plane';
 import { radians, type Degrees, type Metres } from '@/core/units/units';
 import { scenePoints, sizeOf, type Scene } from './scene';
 
@@ -52,6 +52,24 @@ const margins = ({ width, height }: Size) => ({
 const LARGEST_SCALE = 4;
 const LEAST_ROOM_PIXELS = 80;
 
+/** The bounds of each scene by the bearing that is up: they are asked for at every keystroke. */
+const kept = new WeakMap<Scene, Map<Degrees, Bounds>>();
+
+function boundsWithUp(scene: Scene, turn: Degrees): Bounds {
+  const byTurn = kept.get(scene) ?? new Map<Degrees, Bounds>();
+  kept.set(scene, byTurn);
+  const bounds = byTurn.get(turn) ?? boundsOf(scenePoints(scene).map((each) => turned(each, turn)));
+  byTurn.set(turn, bounds);
+  return bounds;
+}
+
+const joinedBounds = ({ west, east, south, north }: Bounds, point: PlanePoint): Bounds => ({
+  west: Math.min(west, point.east),
+  east: Math.max(east, point.east),
+  south: Math.min(south, point.north),
+  north: Math.max(north, point.north),
+});
+
 /** The view that shows a whole scene, and another point if there is one, a bearing up. */
 export function fitView(
   scene: Scene,
@@ -59,8 +77,8 @@ export function fitView(
   point: PlanePoint | null,
   turn: Degrees = 0,
 ): View {
-  const points = [...scenePoints(scene), ...(point ? [point] : [])];
-  const bounds = boundsOf(points.map((each) => turned(each, turn)));
+  const own = boundsWithUp(scene, turn);
+  const bounds = point ? joinedBounds(own, turned(point, turn)) : own;
   const { width, height } = sizeOf(bounds);
   const margin = margins(size);
   const roomX = Math.max(LEAST_ROOM_PIXELS, size.width - margin.left - margin.right);

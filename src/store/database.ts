@@ -2,10 +2,11 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
 import type { PaceProfile } from '../core/model/pace-profile';
 import type { CountRecord } from './count';
+import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -23,21 +24,24 @@ export interface Mark {
   readonly changes: number;
 }
 
-/** The app's database: change logs, counts in progress, pace profiles, daily copies, reminders. */
+/** The app's database: change logs, counts in progress, pace profiles, daily copies, snapshots. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
   declare readonly profiles: Table<PaceProfile, string>;
   declare readonly copies: Table<DailyCopy, string>;
   declare readonly marks: Table<Mark, string>;
+  declare readonly snapshots: Table<Snapshot, string>;
 
   constructor(name = 'cairn-back') {
     // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
     super(name, { chromeTransactionDurability: 'strict' });
-    // Every released version stays listed, so that a database of any of them is upgraded.
+    // Every released version stays listed, so that a database of any of them is upgraded. No table
+    // ever goes away: an older app would add it to a newer database and so raise its version.
     this.version(1).stores({ changes: '[outing+number]' });
     this.version(2).stores({ counts: '[count+number]', profiles: 'id' });
-    this.version(SCHEMA_VERSION).stores({ copies: 'day', marks: 'name' });
+    this.version(3).stores({ copies: 'day', marks: 'name' });
+    this.version(SCHEMA_VERSION).stores({ snapshots: 'outing' });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.

@@ -6,6 +6,9 @@ import type { Change, ChangeRecord } from './change';
 import { openingFault, type CairnDatabase } from './database';
 import { KeptLog, onStoreTaken } from './kept-log';
 import { replay, type Damage, type OutingState } from './replay';
+import { checkAgainst } from './snapshots/checking';
+import { SnapshotKeeper } from './snapshots/keeper';
+import { dropSnapshot, keptSnapshot } from './snapshots/snapshot';
 import { isClash, storeFault, type StoreFault } from './store-fault';
 
 /** What a view may know of an outing that is open. */
@@ -48,6 +51,11 @@ export class OutingSession {
   private channel: BroadcastChannel | null = null;
   private stopFollowing: (() => void) | null = null;
   private queue: Promise<unknown> = Promise.resolve();
+  private readonly snapshots: SnapshotKeeper;
+  /** Resolves once a snapshot was looked for, and what it holds is shown. */
+  private opened: Promise<void> | null = null;
+  /** Resolves once that has been compared with the whole change log. */
+  private checked: Promise<void> | null = null;
 
   constructor(
     private readonly database: CairnDatabase,
@@ -55,6 +63,7 @@ export class OutingSession {
     private readonly now: () => Date = () => new Date(),
   ) {
     this.log = new KeptLog<ChangeRecord>(database, database.changes, id);
+    this.snapshots = new SnapshotKeeper(database);
   }
 
   readonly getState = (): SessionState => this.session;
@@ -96,10 +105,39 @@ export class OutingSession {
     if (fault) return this.show({ status: 'unavailable', fault });
     try {
       await this.restore();
+      this.opened ??= this.openSnapshot();
+      await this.opened;
+      await this.checked;
       this.take(await this.recordsAfter(this.current?.number ?? -1));
     } catch (error) {
       this.show({ status: 'unavailable', fault: storeFault(error) });
     }
+  }
+
+  /**
+   * Shows what a snapshot and the changes after it come to, where there is one. Nothing is built on
+   * it until it is checked.
+   */
+  private async openSnapshot(): Promise<void> {
+    const kept = await keptSnapshot(this.database, this.id);
+    if (!kept) return;
+    const { state, damage } = replay(kept.state, await this.recordsAfter(kept.state.number));
+    if (this.current) return;
+    this.snapshots.has(kept.state.number);
+    // What undoes an edit from before the snapshot needs the whole log.
+    if (state && !damage) this.show(this.ready(state));
+    this.checked = this.check(kept.state, state ?? kept.state);
+  }
+
+  private async check(snapshot: OutingState, shown: OutingState): Promise<void> {
+    const records = await this.recordsAfter(-1);
+    const { state, damage, isTrue } = await checkAgainst(snapshot, shown, records);
+    if (!isTrue) await dropSnapshot(this.database, this.id);
+    if (this.current) return;
+    this.current = state;
+    this.log.take(records);
+    if (damage) this.show({ status: 'damaged', damage });
+    else this.show(state ? this.ready(state) : { status: 'missing' });
   }
 
   /** Runs a command on the newest state and records it; changes are written one after another. */
@@ -136,6 +174,7 @@ export class OutingSession {
     const { state, damage } = replay(this.current, fresh);
     this.current = state;
     this.log.take(fresh);
+    if (state && !damage) this.snapshots.later(fresh.at(-1), state);
     if (damage) this.show({ status: 'damaged', damage });
     else this.show(state ? this.ready(state) : { status: 'missing' });
   }
@@ -159,6 +198,7 @@ export class OutingSession {
 
   private async write(make: MakeChange): Promise<Outcome> {
     try {
+      await this.checked;
       if (!this.current) this.take(await this.recordsAfter(-1));
       for (let tries = 0; tries < MOST_TRIES; tries++) {
         if (!this.current) return { kind: 'unsaved', fault: 'failed' };

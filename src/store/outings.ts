@@ -18,8 +18,18 @@ export async function changeLogs(
   return group(await database.changes.toArray(), ({ outing }) => outing);
 }
 
-const recordsOf = (database: CairnDatabase, id: string): Promise<ChangeRecord[]> =>
-  database.changes.where('[outing+number]').between([id, 0], [id, Infinity]).toArray();
+/** The changes of an outing after one of them. */
+export const recordsAfter = (
+  database: CairnDatabase,
+  id: string,
+  number: number,
+): Promise<ChangeRecord[]> =>
+  database.changes
+    .where('[outing+number]')
+    .between([id, number + 1], [id, Infinity])
+    .toArray();
+
+const recordsOf = (database: CairnDatabase, id: string) => recordsAfter(database, id, -1);
 
 /** One outing by its change log; null when there is none. */
 export async function replayed(database: CairnDatabase, id: string): Promise<Replayed | null> {
@@ -28,14 +38,17 @@ export async function replayed(database: CairnDatabase, id: string): Promise<Rep
 }
 
 /** True for an outing that was deleted, also after the damage that its replay stops at. */
-function isDiscarded({ state, damage }: Replayed, records: readonly ChangeRecord[]): boolean {
+export function isDiscarded(
+  { state, damage }: Replayed,
+  records: readonly ChangeRecord[],
+): boolean {
   const last = records.at(-1) as { change?: { kind?: unknown } } | undefined;
   const kind = damage ? last?.change?.kind : undefined;
   if (kind === 'discard' || kind === 'recover') return kind === 'discard';
   return state?.discarded ?? false;
 }
 
-/** All outings that aren't deleted, the last changed first. */
+/** All outings that aren't deleted, the last changed first, by their whole change logs. */
 export async function storedOutings(database: CairnDatabase): Promise<StoredOuting[]> {
   const stored: StoredOuting[] = [];
   for (const records of (await changeLogs(database)).values()) {
@@ -43,8 +56,11 @@ export async function storedOutings(database: CairnDatabase): Promise<StoredOuti
     const { state, damage } = whole;
     if (state && !isDiscarded(whole, records)) stored.push({ state, damaged: damage !== null });
   }
-  return stored.sort((a, b) => b.state.changedAt.localeCompare(a.state.changedAt));
+  return lastChangedFirst(stored);
 }
+
+export const lastChangedFirst = (stored: readonly StoredOuting[]): StoredOuting[] =>
+  [...stored].sort((a, b) => b.state.changedAt.localeCompare(a.state.changedAt));
 
 /**
  * Stores an outing, durable when the promise resolves. One with the same id stays as it is, and

@@ -6,7 +6,7 @@ import { changeSchema, type ChangeRecord } from './change';
  * The operations of each edit by its number. One for all states of a change log: a number's edit
  * never changes, and copying it each time would make a long change log quadratic.
  */
-class Edits {
+export class Edits {
   private readonly byNumber = new Map<number, readonly Operation[]>();
 
   add(number: number, operations: readonly Operation[]): void {

@@ -109,11 +109,11 @@ describe('a browser', () => {
     // The browser counts ten for each version of the app's.
     const newer = 990;
     await visitor.page.evaluate(
-      (version) =>
+      (version, tables) =>
         new Promise<void>((resolve) => {
           const open = indexedDB.open('cairn-back', version);
           open.onupgradeneeded = () => {
-            for (const name of ['changes', 'counts', 'profiles', 'copies', 'marks']) {
+            for (const name of tables) {
               const keyPath = { changes: ['outing', 'number'], counts: ['count', 'number'] }[name];
               open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
             }
@@ -124,6 +124,7 @@ describe('a browser', () => {
           };
         }),
       newer,
+      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots'],
     );
     for (const [view, id] of [['outings'], ['files'], ['outing', 'x']] as const) {
       await visitor.goto(view, id);

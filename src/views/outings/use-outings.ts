@@ -6,7 +6,9 @@ import { blankOuting, type Outing } from '@/core/model/outing';
 import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
 import { errorsOfNewOuting } from '@/store/own-errors';
-import { addOuting, markOuting, storedOutings, type StoredOuting } from '@/store/outings';
+import { addOuting, markOuting, type StoredOuting } from '@/store/outings';
+import { listedOutings } from '@/store/snapshots/listed';
+import { keepSnapshots } from '@/store/snapshots/snapshot';
 import { forgetLastHome } from '@/store/last-home';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
@@ -75,13 +77,14 @@ export function useOutings() {
     const live = liveQuery(async () => {
       const database = browserDatabase();
       return {
-        outings: await storedOutings(database),
+        ...(await listedOutings(database)),
         written: await database.changes.count(),
         backup: await backupState(database, new Date()),
       };
     }).subscribe({
-      next: ({ outings, written, backup }) => {
+      next: ({ outings, worthKeeping, written, backup }) => {
         setState({ status: 'ready', outings, backup });
+        if (worthKeeping.length > 0) void keepSnapshots(browserDatabase(), worthKeeping);
         if (written > 0 || asked.current) return;
         asked.current = true;
         void serverWantsDemo().then(async (wanted) => {

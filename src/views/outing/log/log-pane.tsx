@@ -29,10 +29,17 @@ interface Props {
   onLegFrom: (index: number) => void;
 }
 
+/** The numbers of so many rows need more room. */
+const LEAST_LONG = 1000;
+
 /** The log: a line a row, in the order in which it was written. */
 export function LogPane(props: Props) {
   return (
-    <div className={styles.pane} data-bearings={shownUnits().bearings}>
+    <div
+      className={styles.pane}
+      data-bearings={shownUnits().bearings}
+      data-long={props.rows.length >= LEAST_LONG || undefined}
+    >
       <div className={styles.head} aria-hidden="true">
         <span>{WORDS.columns.number}</span>
         <span>{bearingSign() || WORDS.columns.bearing}</span>

@@ -6,19 +6,26 @@ import { legPaths, sightingsPath, stationsPath } from '@/sketch/paths';
 import type { Scene } from '@/sketch/scene';
 import styles from './sketch-pane.module.css';
 
+interface WalkedProps {
+  /** As it is drawn. */
+  scene: Scene;
+  /** How many legs there are, drawn or not. */
+  legs: number;
+}
+
 /** The logged route, as a few paths: a long log costs the browser five elements, not thousands. */
-export const Walked = memo(function Walked({ scene }: { scene: Scene }) {
+export const Walked = memo(function Walked({ scene, legs }: WalkedProps) {
   const { way, sideTrips } = useMemo(() => legPaths(scene), [scene]);
   const sightings = useMemo(() => sightingsPath(scene), [scene]);
   const stations = useMemo(() => stationsPath(scene), [scene]);
   return (
-    <>
+    <g data-testid="route" data-legs={legs}>
       <path className={styles.sightings} d={sightings} data-testid="sightings" />
       <path className={styles.sideTrips} d={sideTrips} data-testid="side-trips" />
       <path className={styles.legs} d={way} data-testid="legs" />
       <path className={styles.stationRim} d={stations} />
       <path className={styles.stationDot} d={stations} />
-    </>
+    </g>
   );
 });
 

@@ -18,6 +18,7 @@ import { Preview, SelectedLeg, Walked } from './route';
 import { ScaleBar, scaleBox } from './scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
+import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
 import { SketchTools, ZOOM_STEP } from './sketch-tools';
 import { Uncertainty } from './uncertainty';
 import { useView, type ViewControls } from './use-view';
@@ -27,6 +28,8 @@ const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCl
 });
 
 const FINGER_PIXELS = 22;
+/** Names of a log with fewer legs are placed at every step of a pan. */
+const LEAST_LEGS_TO_WAIT = 200;
 const PAN_PIXELS = 60;
 
 interface Props {
@@ -91,31 +94,25 @@ export function SketchPane(props: Props) {
     const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
     selectLeg(legNear(scene, view, pixel, FINGER_PIXELS));
   };
+  const views = useMovedViews(view, legs.count > LEAST_LEGS_TO_WAIT);
+  const parts = { solution, leg, preview, ends, scene, views, size, choices, selected };
   return (
     <div className={styles.pane}>
-      <svg
-        ref={svg}
-        className={styles.sketch}
-        role="application"
-        aria-label={WORDS.sketchLabel}
-        tabIndex={0}
-        onClick={onClick}
-        onKeyDown={onKeyOf(keyActions(controls, leg?.number ?? 0, legs.count, selectLeg))}
-        data-testid="sketch"
-      >
-        {size.width > 0 && (
-          <Drawing
-            solution={solution}
-            leg={leg}
-            preview={preview}
-            ends={ends}
-            scene={scene}
-            controls={controls}
-            choices={choices}
-            selected={selected}
-          />
-        )}
-      </svg>
+      <div className={styles.sheet}>
+        {size.width > 0 && <Base {...parts} />}
+        <svg
+          ref={svg}
+          className={styles.sketch}
+          role="application"
+          aria-label={WORDS.sketchLabel}
+          tabIndex={0}
+          onClick={onClick}
+          onKeyDown={onKeyOf(keyActions(controls, leg?.number ?? 0, legs.count, selectLeg))}
+          data-testid="sketch"
+        >
+          {size.width > 0 && <Drawing {...parts} />}
+        </svg>
+      </div>
       <SketchTools
         controls={controls}
         choices={choices}
@@ -129,51 +126,72 @@ export function SketchPane(props: Props) {
   );
 }
 
-interface DrawingProps extends Omit<Props, 'onSelect'> {
+interface BaseProps extends Pick<Props, 'solution' | 'ends'> {
   scene: Scene;
-  controls: ViewControls;
+  views: MovedViews;
+  size: Size;
   choices: SketchChoices;
 }
 
-/** The sketch itself, from the back to the front. */
+type DrawingProps = Omit<Props, 'onSelect'> & BaseProps;
+
+/** What lies under all else: the grid, the uncertainty and the route, as far as it is seen. */
+function Base({ solution, ends, scene, choices, views: { still, view, waits }, size }: BaseProps) {
+  const drawn = useDrawn(scene, still, size);
+  const grid = choices.grid ? gridOf(still, size) : null;
+  return (
+    <svg
+      className={styles.base}
+      aria-hidden="true"
+      data-moves={waits || undefined}
+      style={{ transform: driftTransform(still, view) }}
+    >
+      <g transform={viewTransform(still)}>
+        {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
+      </g>
+      <Uncertainty solution={solution} view={still} ends={ends} />
+      <g transform={viewTransform(still)}>
+        {choices.walks && !ends && <WalksCloud solution={solution} />}
+        <Walked scene={drawn} legs={solution.legs.count} />
+      </g>
+    </svg>
+  );
+}
+
+/** What is over the route, from the back to the front. */
 function Drawing(props: DrawingProps) {
-  const { solution, leg, preview, ends, scene, controls, choices, selected } = props;
-  const { view, size } = controls;
+  const { solution, leg, preview, ends, scene, views, size, choices, selected } = props;
+  const { view, placed } = views;
   const { norths } = solution.places.frame;
   const home = useMemo(
-    () => homeDrawing(solution, view, ends, preview, size),
-    [solution, view, ends, preview, size],
+    () => homeDrawing(solution, placed, ends, preview, size),
+    [solution, placed, ends, preview, size],
   );
-  const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
+  const foot = useMemo(() => arrowsFoot(scene, placed, size), [scene, placed, size]);
   const furniture = useMemo(() => [arrowsBox(foot), scaleBox(size.height)], [foot, size.height]);
-  const grid = choices.grid ? gridOf(view, size) : null;
   return (
     <>
       <g transform={viewTransform(view)}>
-        {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
-      </g>
-      <Uncertainty solution={solution} view={view} ends={ends} />
-      <g transform={viewTransform(view)}>
-        {choices.walks && !ends && <WalksCloud solution={solution} />}
-        <Walked scene={scene} />
         <SelectedLeg leg={leg} />
         {preview && <Preview preview={preview} />}
       </g>
-      {home && <HomeLine drawing={home} />}
-      <Names
-        scene={scene}
-        view={view}
-        home={home}
-        furniture={furniture}
-        size={size}
-        selected={selected}
-      />
+      <g transform={`translate(${view.x - placed.x} ${view.y - placed.y})`}>
+        {home && <HomeLine drawing={home} />}
+        <Names
+          scene={scene}
+          view={placed}
+          home={home}
+          furniture={furniture}
+          size={size}
+          selected={selected}
+        />
+      </g>
       <NorthArrows norths={norths} foot={foot} up={view.turn} />
       <ScaleBar
         view={view}
         height={size.height}
         paceMetres={generalPace(solution.end)}
-        gridMetres={grid?.stepMetres ?? null}
+        gridMetres={choices.grid ? gridOf(view, size).stepMetres : null}
       />
     </>
   );
