@@ -78,7 +78,7 @@ describe('a snapshot of a change log', () => {
     stop();
   });
 
-  it('with changes after it shows what both come to, also after an undo of an older edit', async () => {
+  it('with changes after it shows what both come to, also an undo of an older edit', async () => {
     const database = await logged(4);
     await keep(database);
     const other = session(database);
