@@ -2,28 +2,21 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 import { useUnits } from '@/ui/units/chosen-units';
+import { withFurniture } from '@/ui/theme/with-furniture';
 import type { ViewId } from './views';
 
 type Loading = Promise<ComponentType>;
 
 /** A view that uses the component library: it comes with its theme. */
-const furnished = (load: () => Loading) =>
-  dynamic(async () => {
-    const [{ Furnished }, Component] = await Promise.all([import('@/ui/theme/furnished'), load()]);
-    return function FurnishedView() {
-      return (
-        <Furnished>
-          <Component />
-        </Furnished>
-      );
-    };
-  });
+const furnished = (load: () => Loading) => dynamic(() => withFurniture(load()));
 
-/** The component of each view; its code is loaded with its page. */
+/**
+ * The component of each view; its code is loaded with its page. The pages that one begins with do
+ * without the component library, which comes with their dialogs: the first second counts.
+ */
 const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
-  outings: furnished(() => import('./outings/outings').then((it) => it.Outings)),
-  outing: furnished(() => import('./outing/outing').then((it) => it.OutingPage)),
-  // No component library: the first second counts.
+  outings: dynamic(() => import('./outings/outings').then((it) => it.Outings)),
+  outing: dynamic(() => import('./outing/outing').then((it) => it.OutingPage)),
   'home-now': dynamic(() => import('./home-now/home-now').then((it) => it.HomeNow)),
   'way-home': furnished(() => import('./way-home/way-home').then((it) => it.WayHomeView)),
   walk: furnished(() => import('./walk/walk-home').then((it) => it.WalkHome)),

@@ -1,9 +1,10 @@
-import { Button } from 'antd';
-import type { ComponentType, Ref } from 'react';
+import type { IconDefinition } from '@ant-design/icons-svg/es/types';
+import type { Ref } from 'react';
+import { PressButton } from './press-button';
 import styles from './tool-button.module.css';
 
 interface Props {
-  icon: ComponentType<{ 'aria-hidden': 'true' }>;
+  icon: IconDefinition;
   /** The visible label. */
   label: string;
   /**
@@ -21,19 +22,18 @@ interface Props {
 }
 
 /** A button with an icon and its label: beside it at a desk, below it on a phone. */
-export function ToolButton({ icon: Icon, label, about, pressed, plain, ...rest }: Props) {
+export function ToolButton({ label, about, pressed, plain, ...rest }: Props) {
   const description = about ?? label;
   return (
-    <Button
+    <PressButton
       {...rest}
-      type={pressed ? 'primary' : plain ? 'text' : 'default'}
+      look={pressed ? 'primary' : plain ? 'plain' : 'usual'}
       className={styles.tool}
       aria-label={description}
       aria-pressed={pressed}
       title={description}
     >
-      <Icon aria-hidden="true" />
       <span className={styles.label}>{label}</span>
-    </Button>
+    </PressButton>
   );
 }

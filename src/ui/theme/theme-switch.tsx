@@ -1,5 +1,10 @@
 'use client';
-import { BulbOutlined, DesktopOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
+import BulbOutlined from '@ant-design/icons-svg/es/asn/BulbOutlined';
+import DesktopOutlined from '@ant-design/icons-svg/es/asn/DesktopOutlined';
+import MoonOutlined from '@ant-design/icons-svg/es/asn/MoonOutlined';
+import SunOutlined from '@ant-design/icons-svg/es/asn/SunOutlined';
+import type { IconDefinition } from '@ant-design/icons-svg/es/types';
+import { Icon } from '../controls/icon';
 import { chooseTheme, useChosenTheme } from './chosen-theme';
 import type { Theme } from './theme-script';
 import styles from './theme-switch.module.css';
@@ -8,7 +13,7 @@ interface Choice {
   readonly theme: Theme | null;
   readonly label: string;
   readonly about: string;
-  readonly icon: typeof SunOutlined;
+  readonly icon: IconDefinition;
 }
 
 const CHOICES: readonly Choice[] = [
@@ -23,7 +28,7 @@ export function ThemeSwitch() {
   const chosen = useChosenTheme();
   return (
     <div className={styles.switch} role="radiogroup" aria-label="Theme">
-      {CHOICES.map(({ theme, label, about, icon: Icon }) => (
+      {CHOICES.map(({ theme, label, about, icon }) => (
         <label key={label} className={styles.choice} title={about}>
           <input
             type="radio"
@@ -33,7 +38,7 @@ export function ThemeSwitch() {
             onChange={() => chooseTheme(theme)}
             aria-label={about}
           />
-          <Icon aria-hidden="true" />
+          <Icon of={icon} />
           <span className={styles.label}>{label}</span>
         </label>
       ))}

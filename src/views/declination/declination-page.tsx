@@ -1,5 +1,5 @@
 'use client';
-import { SettingOutlined } from '@ant-design/icons';
+import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import { Button } from 'antd';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -15,6 +15,7 @@ import { Cost } from './cost';
 import styles from './declination.module.css';
 import { HousingDrawing } from './housing-drawing';
 import { NorthsDrawing } from './norths-drawing';
+import { Icon } from '@/ui/controls/icon';
 import { fieldWords, WORDS } from './words';
 
 const YearsChart = dynamic(() => import('./years-chart').then((it) => it.YearsChart), {
@@ -84,7 +85,7 @@ function Method({ solution, onSettings }: MethodProps) {
           </p>
         ))}
       </div>
-      <Button icon={<SettingOutlined aria-hidden="true" />} onClick={onSettings}>
+      <Button icon={<Icon of={SettingOutlined} />} onClick={onSettings}>
         {WORDS.settings}
       </Button>
     </section>

@@ -1,4 +1,6 @@
-import { RedoOutlined, SettingOutlined, UndoOutlined } from '@ant-design/icons';
+import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
+import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
+import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import { northShown, type Solution } from '@/core/survey/solution';
 import type { OutingState } from '@/store/replay';
 import { CairnMark } from '@/ui/cairn-mark';

@@ -1,7 +1,7 @@
 'use client';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { save } from '@/views/shared/data/save-file';
+import { PressButton } from '@/ui/controls/press-button';
 import styles from './rescue.module.css';
 
 interface Props {
@@ -34,13 +34,13 @@ export function Rescue({ words, text, onRetry, onDismiss }: Props) {
       <p className={styles.words}>{words}</p>
       <div className={styles.actions}>
         {onRetry && (
-          <Button type="primary" onClick={onRetry}>
+          <PressButton look="primary" onClick={onRetry}>
             Try again
-          </Button>
+          </PressButton>
         )}
-        <Button onClick={copy}>Copy the log</Button>
-        <Button onClick={saveFile}>Save the log as a file</Button>
-        {onDismiss && <Button onClick={onDismiss}>Close</Button>}
+        <PressButton onClick={copy}>Copy the log</PressButton>
+        <PressButton onClick={saveFile}>Save the log as a file</PressButton>
+        {onDismiss && <PressButton onClick={onDismiss}>Close</PressButton>}
         <span>{done}</span>
       </div>
       <textarea

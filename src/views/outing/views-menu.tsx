@@ -1,6 +1,7 @@
-import { MenuOutlined } from '@ant-design/icons';
+import MenuOutlined from '@ant-design/icons-svg/es/asn/MenuOutlined';
 import { MENU_VIEWS, viewUrl } from '@/views/views';
 import styles from './views-menu.module.css';
+import { Icon } from '@/ui/controls/icon';
 import { WORDS } from './words';
 
 /** The other views of an outing: a native disclosure, so that it works before any script does. */
@@ -8,7 +9,7 @@ export function ViewsMenu({ id }: { id: string }) {
   return (
     <details className={styles.menu}>
       <summary title={WORDS.menu}>
-        <MenuOutlined aria-hidden="true" />
+        <Icon of={MenuOutlined} />
         <span className={styles.label}>{WORDS.menu}</span>
       </summary>
       <nav aria-label={WORDS.menu}>

@@ -1,5 +1,6 @@
 'use client';
-import { HomeOutlined, SwapOutlined } from '@ant-design/icons';
+import HomeOutlined from '@ant-design/icons-svg/es/asn/HomeOutlined';
+import SwapOutlined from '@ant-design/icons-svg/es/asn/SwapOutlined';
 import { useState } from 'react';
 import { compassPointWords, NORTH_WORDS } from '@/core/entries/describe';
 import { positionErrorEllipse } from '@/core/navigation/position-error';

@@ -1,6 +1,6 @@
 'use client';
 import { visibleText } from '@/core/units/visible';
-import { DeleteOutlined } from '@ant-design/icons';
+import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
 import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { solve } from '@/core/survey/solve';

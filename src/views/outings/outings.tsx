@@ -1,6 +1,5 @@
 'use client';
-import { PlusOutlined } from '@ant-design/icons';
-import { Button } from 'antd';
+import PlusOutlined from '@ant-design/icons-svg/es/asn/PlusOutlined';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { BackupState } from '@/store/backup';
@@ -13,6 +12,7 @@ import { viewTitle, viewUrl } from '@/views/views';
 import { OutingList } from './outing-list';
 import styles from './outings.module.css';
 import { useOutings } from './use-outings';
+import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from './words';
 
 /** What is being done with outings, and what went wrong with it. */
@@ -146,18 +146,12 @@ interface StartProps {
 
 const StartButtons = ({ onStart, busy }: StartProps) => (
   <div className={styles.choices}>
-    <Button size="large" href={viewUrl('step-off')}>
+    <PressButton large href={viewUrl('step-off')}>
       {WORDS.stepOff}
-    </Button>
-    <Button
-      type="primary"
-      size="large"
-      icon={<PlusOutlined aria-hidden="true" />}
-      onClick={onStart}
-      loading={busy}
-    >
+    </PressButton>
+    <PressButton look="primary" large icon={PlusOutlined} onClick={onStart} busy={busy}>
       {WORDS.start}
-    </Button>
+    </PressButton>
   </div>
 );
 
@@ -175,18 +169,18 @@ const Empty = ({ onStart, busy, onDemo }: StartProps & { onDemo: () => void }) =
     <CairnMark size={88} />
     <p className={styles.what}>{WORDS.what}</p>
     <div className={styles.choices}>
-      <Button type="primary" size="large" onClick={onStart} loading={busy}>
+      <PressButton look="primary" large onClick={onStart} busy={busy}>
         {WORDS.start}
-      </Button>
-      <Button size="large" href={viewUrl('step-off')}>
+      </PressButton>
+      <PressButton large href={viewUrl('step-off')}>
         {WORDS.stepOff}
-      </Button>
-      <Button size="large" href={viewUrl('files')}>
+      </PressButton>
+      <PressButton large href={viewUrl('files')}>
         {WORDS.importFile}
-      </Button>
-      <Button size="large" onClick={onDemo}>
+      </PressButton>
+      <PressButton large onClick={onDemo}>
         {WORDS.demo}
-      </Button>
+      </PressButton>
     </div>
     <p className={styles.soft}>{WORDS.noNetwork}</p>
   </section>

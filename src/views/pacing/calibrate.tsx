@@ -1,5 +1,6 @@
 'use client';
-import { CloseOutlined, PlusOutlined } from '@ant-design/icons';
+import CloseOutlined from '@ant-design/icons-svg/es/asn/CloseOutlined';
+import PlusOutlined from '@ant-design/icons-svg/es/asn/PlusOutlined';
 import { Button, Form, Input, Select } from 'antd';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -11,6 +12,7 @@ import { GroundChips } from '@/ui/controls/ground-chips';
 import { LiveWalk } from './live-walk';
 import styles from './pacing.module.css';
 import { useCalibration, type CalibrationDraft } from './use-calibration';
+import { Icon } from '@/ui/controls/icon';
 import { faultWords, warningWords, WORDS } from './words';
 
 const WalksChart = dynamic(() => import('./walks-chart').then((it) => it.WalksChart), {
@@ -46,7 +48,7 @@ export function Calibrate({ onSave }: Props) {
       <Walks calibration={calibration} />
       <div className={styles.row}>
         <Button
-          icon={<PlusOutlined aria-hidden="true" />}
+          icon={<Icon of={PlusOutlined} />}
           onClick={() => change({ walks: [...draft.walks, ''] })}
         >
           {WORDS.addWalk}
@@ -174,7 +176,7 @@ const Walks = ({ calibration: { draft, change, reading, setWalk } }: PartProps) 
       />
       <Button
         type="text"
-        icon={<CloseOutlined aria-hidden="true" />}
+        icon={<Icon of={CloseOutlined} />}
         aria-label={WORDS.removeWalk(index + 1)}
         title={WORDS.removeWalk(index + 1)}
         disabled={draft.walks.length === 1}

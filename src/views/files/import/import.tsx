@@ -1,10 +1,11 @@
-import { InboxOutlined } from '@ant-design/icons';
+import InboxOutlined from '@ant-design/icons-svg/es/asn/InboxOutlined';
 import { Button, Input, Upload } from 'antd';
 import { useState } from 'react';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../files.module.css';
 import { offeredFile, type OfferedFile } from './offered-file';
 import { OfferedPreview } from './offered-preview';
+import { Icon } from '@/ui/controls/icon';
 import { WORDS } from '../words';
 
 /** The section that a file is shown in, whoever offers it. */
@@ -39,7 +40,7 @@ export function Import({ offered, onOffer }: Props) {
         }}
       >
         <p className={styles.drop}>
-          <InboxOutlined aria-hidden="true" /> {WORDS.drop}
+          <Icon of={InboxOutlined} /> {WORDS.drop}
         </p>
         <p>{WORDS.dropWhich}</p>
       </Upload.Dragger>

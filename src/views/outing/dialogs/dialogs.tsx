@@ -2,6 +2,7 @@ import dynamic from 'next/dynamic';
 import { isLeg } from '@/core/entries/entry';
 import { stationName, type Solution } from '@/core/survey/solution';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { withFurniture } from '@/ui/theme/with-furniture';
 import { paletteActions } from '../palette-actions';
 import type { KeyActions } from '../use-keys';
 import type { OutingViewState } from '../use-outing-view';
@@ -9,37 +10,48 @@ import type { Dialog } from './dialog';
 import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
 
-const LegForm = dynamic(() => import('../entry/leg-form').then((it) => it.LegForm), { ssr: false });
-const LineForm = dynamic(() => import('../entry/line-form').then((it) => it.LineForm), {
+const LegForm = dynamic(() => withFurniture(import('../entry/leg-form').then((it) => it.LegForm)), {
   ssr: false,
 });
-const Palette = dynamic(() => import('@/ui/controls/palette').then((it) => it.Palette), {
-  ssr: false,
-});
-const HistoryDrawer = dynamic(() => import('./history-drawer').then((it) => it.HistoryDrawer), {
-  ssr: false,
-});
+const LineForm = dynamic(
+  () => withFurniture(import('../entry/line-form').then((it) => it.LineForm)),
+  { ssr: false },
+);
+const Palette = dynamic(
+  () => withFurniture(import('@/ui/controls/palette').then((it) => it.Palette)),
+  { ssr: false },
+);
+const HistoryDrawer = dynamic(
+  () => withFurniture(import('./history-drawer').then((it) => it.HistoryDrawer)),
+  { ssr: false },
+);
 const ShortcutsDialog = dynamic(
-  () => import('./shortcuts-dialog').then((it) => it.ShortcutsDialog),
+  () => withFurniture(import('./shortcuts-dialog').then((it) => it.ShortcutsDialog)),
   { ssr: false },
 );
 const ReversedBearing = dynamic(
-  () => import('./reversed-bearing').then((it) => it.ReversedBearing),
+  () => withFurniture(import('./reversed-bearing').then((it) => it.ReversedBearing)),
   { ssr: false },
 );
 const SettingsDrawer = dynamic(
-  () => import('@/views/shared/settings/settings-drawer').then((it) => it.SettingsDrawer),
+  () =>
+    withFurniture(
+      import('@/views/shared/settings/settings-drawer').then((it) => it.SettingsDrawer),
+    ),
   { ssr: false },
 );
-const RenameDialog = dynamic(() => import('./rename-dialog').then((it) => it.RenameDialog), {
-  ssr: false,
-});
-const PasteLines = dynamic(() => import('./paste-lines').then((it) => it.PasteLines), {
-  ssr: false,
-});
-const WayEndsDialog = dynamic(() => import('./way-ends-dialog').then((it) => it.WayEndsDialog), {
-  ssr: false,
-});
+const RenameDialog = dynamic(
+  () => withFurniture(import('./rename-dialog').then((it) => it.RenameDialog)),
+  { ssr: false },
+);
+const PasteLines = dynamic(
+  () => withFurniture(import('./paste-lines').then((it) => it.PasteLines)),
+  { ssr: false },
+);
+const WayEndsDialog = dynamic(
+  () => withFurniture(import('./way-ends-dialog').then((it) => it.WayEndsDialog)),
+  { ssr: false },
+);
 
 interface Props {
   dialog: Dialog;

@@ -1,12 +1,9 @@
 'use client';
-import {
-  DashboardOutlined,
-  FormOutlined,
-  NumberOutlined,
-  PlusOutlined,
-  UndoOutlined,
-} from '@ant-design/icons';
-import { Button } from 'antd';
+import DashboardOutlined from '@ant-design/icons-svg/es/asn/DashboardOutlined';
+import FormOutlined from '@ant-design/icons-svg/es/asn/FormOutlined';
+import NumberOutlined from '@ant-design/icons-svg/es/asn/NumberOutlined';
+import PlusOutlined from '@ant-design/icons-svg/es/asn/PlusOutlined';
+import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import { useState, type KeyboardEvent } from 'react';
 import type { Fault } from '@/core/faults/fault';
 import { faultMessage } from '@/core/faults/messages';
@@ -16,6 +13,7 @@ import { interpretationWords } from '@/views/shared/words/entry-words';
 import type { Dialog } from '../dialogs/dialog';
 import type { OutingViewState } from '../use-outing-view';
 import { WORDS } from '../words';
+import { PressButton } from '@/ui/controls/press-button';
 import styles from './entry-line.module.css';
 
 /** Faults that a setting of the whole outing would mend. */
@@ -102,15 +100,15 @@ function Buttons(props: Props & { isFault: boolean }) {
         about={WORDS.counterAbout}
         href={counter}
       />
-      <Button
-        type="primary"
+      <PressButton
+        look="primary"
         className={styles.log}
         onClick={view.save}
-        loading={view.saving}
+        busy={view.saving}
         disabled={view.found.kind === 'nothing' || isFault}
       >
         {editing ? WORDS.saveThis : WORDS.save}
-      </Button>
+      </PressButton>
     </div>
   );
 }

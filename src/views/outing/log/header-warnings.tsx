@@ -1,6 +1,6 @@
-import { Button } from 'antd';
 import type { Warning } from '@/core/checks/check';
 import { WORDS } from '../words';
+import { PressButton } from '@/ui/controls/press-button';
 import styles from './header-warnings.module.css';
 
 interface Props {
@@ -18,14 +18,14 @@ export function HeaderWarnings({ warnings, onSettings, onAccept }: Props) {
       {ofHeader.map(({ code, message }) => (
         <p key={code} data-code={code}>
           {message}{' '}
-          <Button type="text" onClick={() => onAccept(code)}>
+          <PressButton look="plain" onClick={() => onAccept(code)}>
             {WORDS.accept}
-          </Button>
+          </PressButton>
         </p>
       ))}
-      <Button type="text" onClick={onSettings}>
+      <PressButton look="plain" onClick={onSettings}>
         {WORDS.settings}
-      </Button>
+      </PressButton>
     </div>
   );
 }

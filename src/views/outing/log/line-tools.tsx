@@ -1,9 +1,9 @@
-import { Button } from 'antd';
 import type { Warning } from '@/core/checks/check';
 import { isLeg, type Entry, type Leg } from '@/core/entries/entry';
 import { bearingDegrees } from '@/core/readings/bearing';
 import styles from '../outing.module.css';
 import { bearingText } from '@/core/units/shown';
+import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from '../words';
 
 interface Props {
@@ -46,17 +46,17 @@ export function LineTools(props: Props) {
     <div className={styles.tools} role="toolbar" aria-label={name} data-line-tools>
       <span className={styles.chosen}>
         <b>{name}</b>
-        <Button type="text" onClick={props.onDone}>
+        <PressButton look="plain" onClick={props.onDone}>
           {WORDS.done}
-        </Button>
+        </PressButton>
       </span>
       {warnings.map((warning) => (
         <WarningTools key={warning.code} {...props} warning={warning} />
       ))}
       {[...tools, ...(isLeg(entry) ? legTools : [])].map(([label, act]) => (
-        <Button key={label} type="text" onClick={act}>
+        <PressButton key={label} look="plain" onClick={act}>
           {label}
-        </Button>
+        </PressButton>
       ))}
     </div>
   );
@@ -67,18 +67,18 @@ function WarningTools({ warning, ...props }: Props & { warning: Warning }) {
   return (
     <span className={styles.remark}>
       {correction && (
-        <Button onClick={() => props.onCorrection(correction)}>
+        <PressButton onClick={() => props.onCorrection(correction)}>
           {WORDS.insteadUse(bearingText(bearingDegrees(correction.bearing)))}
-        </Button>
+        </PressButton>
       )}
       {code === 'expected-other-way' && (
-        <Button type="text" onClick={props.onReversed}>
+        <PressButton look="plain" onClick={props.onReversed}>
           {WORDS.reversed}
-        </Button>
+        </PressButton>
       )}
-      <Button data-code={code} onClick={() => props.onAccept(code)}>
+      <PressButton data-code={code} onClick={() => props.onAccept(code)}>
         {WORDS.accept}
-      </Button>
+      </PressButton>
     </span>
   );
 }

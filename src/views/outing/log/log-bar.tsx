@@ -1,5 +1,6 @@
-import { CloseOutlined } from '@ant-design/icons';
+import CloseOutlined from '@ant-design/icons-svg/es/asn/CloseOutlined';
 import { WORDS } from '../words';
+import { Icon } from '@/ui/controls/icon';
 import styles from './log-bar.module.css';
 
 interface Props {
@@ -37,7 +38,7 @@ export function LogBar({ struck, showsStruck, onShowStruck, sought, found, onSee
             title={WORDS.cancel}
             aria-label={`${WORDS.cancel}: ${WORDS.find}`}
           >
-            <CloseOutlined aria-hidden="true" />
+            <Icon of={CloseOutlined} />
           </button>
         </>
       )}

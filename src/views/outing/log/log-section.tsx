@@ -14,9 +14,12 @@ import { LineTools } from './line-tools';
 import { LogBar } from './log-bar';
 import { LogPane } from './log-pane';
 import { struckCount } from './log-rows';
+import { withFurniture } from '@/ui/theme/with-furniture';
 import type { RowsState } from './use-rows';
 
-const Keypad = dynamic(() => import('../entry/keypad').then((it) => it.Keypad), { ssr: false });
+const Keypad = dynamic(() => withFurniture(import('../entry/keypad').then((it) => it.Keypad)), {
+  ssr: false,
+});
 
 interface Props {
   solution: Solution;

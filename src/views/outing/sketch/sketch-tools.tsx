@@ -1,11 +1,9 @@
-import {
-  BorderOutlined,
-  CompassOutlined,
-  CompressOutlined,
-  DotChartOutlined,
-  ZoomInOutlined,
-  ZoomOutOutlined,
-} from '@ant-design/icons';
+import BorderOutlined from '@ant-design/icons-svg/es/asn/BorderOutlined';
+import CompassOutlined from '@ant-design/icons-svg/es/asn/CompassOutlined';
+import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
+import DotChartOutlined from '@ant-design/icons-svg/es/asn/DotChartOutlined';
+import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
+import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
 import { ORIENTATIONS } from '@/sketch/orientation';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { WORDS } from '../words';

@@ -1,5 +1,5 @@
 'use client';
-import { AimOutlined } from '@ant-design/icons';
+import AimOutlined from '@ant-design/icons-svg/es/asn/AimOutlined';
 import { Button, Checkbox, Form, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
@@ -7,6 +7,7 @@ import type { Position } from '@/core/readings/position';
 import { devicesAreSimulated, positionDevice, simulateDevices } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import { lengthText } from '@/core/units/shown';
+import { Icon } from '@/ui/controls/icon';
 import styles from './place-field.module.css';
 
 type PlaceReader = typeof import('@/core/place/place-text');
@@ -112,7 +113,7 @@ function DevicePosition({ onMessage, onChange }: DeviceProps) {
   };
   return (
     <div className={styles.device}>
-      <Button icon={<AimOutlined aria-hidden="true" />} onClick={ask} loading={busy}>
+      <Button icon={<Icon of={AimOutlined} />} onClick={ask} loading={busy}>
         Use this device’s position
       </Button>
       <Checkbox
