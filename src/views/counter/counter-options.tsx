@@ -1,8 +1,10 @@
 'use client';
 import { Button, Checkbox, Radio } from 'antd';
 import { useState } from 'react';
+import { useSeen } from '@/ui/use-seen';
 import { useMotionCount } from '@/views/shared/devices/use-motion-count';
 import styles from './counter.module.css';
+import { canBuzz } from './count/feedback';
 import { COUNTINGS, type Counting } from './count/leg-of-count';
 import type { CounterState, TapCounts } from './count/use-counter';
 import { useWakeLock } from './use-wake-lock';
@@ -18,7 +20,9 @@ interface Props {
 export function CounterOptions({ counter, isEmpty }: Props) {
   const { choices, choose, onPace, write } = counter;
   const [motion, setMotion] = useState(false);
-  const motionFault = useMotionCount(motion, onPace);
+  const isSeen = useSeen();
+  // In a pocket it counts on; a page that is put aside before a count begins hears nothing.
+  const motionFault = useMotionCount(motion && (isSeen || !isEmpty), onPace);
   const awake = useWakeLock();
   return (
     <details className={styles.more}>
@@ -33,8 +37,12 @@ export function CounterOptions({ counter, isEmpty }: Props) {
         options={COUNTINGS.map((value) => ({ value, label: WORDS.countings[value] }))}
       />
       <TapChoice counter={counter} />
-      <Checkbox checked={choices.buzz} onChange={(event) => choose({ buzz: event.target.checked })}>
-        {WORDS.vibration}
+      <Checkbox
+        checked={choices.buzz && canBuzz()}
+        disabled={!canBuzz()}
+        onChange={(event) => choose({ buzz: event.target.checked })}
+      >
+        {canBuzz() ? WORDS.vibration : WORDS.noVibration}
       </Checkbox>
       <Checkbox
         checked={choices.sound}

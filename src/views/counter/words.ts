@@ -74,6 +74,7 @@ export const WORDS = {
   dark: 'The screen may go dark. No tap is lost by that.',
   sound: 'Sound',
   vibration: 'Vibration',
+  noVibration: 'This browser can’t make the device vibrate: use sound.',
   motion: 'Count by the phone’s motion',
   motionCaution:
     'The phone counts two steps as one pace, and makes mistakes on rough ground: check it, and ' +

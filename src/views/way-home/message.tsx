@@ -45,10 +45,12 @@ export function Message({ solution }: { solution: Solution }) {
       </p>
       <div className={styles.row}>
         <Button onClick={copy}>{WORDS.copy}</Button>
-        {'share' in navigator && (
+        {'share' in navigator ? (
           <Button onClick={() => void navigator.share({ text }).catch(() => undefined)}>
             {WORDS.share}
           </Button>
+        ) : (
+          <span>{WORDS.noShare}</span>
         )}
         <Button href={viewUrl('pegs', id)}>{WORDS.pegs}</Button>
         <Button href={viewUrl('print', id)}>{WORDS.print}</Button>

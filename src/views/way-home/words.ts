@@ -71,6 +71,7 @@ export const WORDS = {
   copy: 'Copy',
   copied: 'Copied.',
   share: SHARED_WORDS.share,
+  noShare: 'This browser passes nothing on to other apps: copy the text.',
   print: 'Print',
   pegs: 'Pegs and string',
   caution:

@@ -22,6 +22,9 @@ const LOUDNESS = 0.15;
 
 let audio: AudioContext | undefined;
 
+/** False where the browser moves no motor: then sound is all there is. */
+export const canBuzz = (): boolean => 'vibrate' in navigator;
+
 /** Buzzes, where the phone can. */
 export function buzz(signal: Signal): void {
   navigator.vibrate?.(FEELS[signal].buzz);

@@ -6,6 +6,7 @@ import { headingDevice } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import styles from './compass-aid.module.css';
 import { bearingText } from '@/core/units/shown';
+import { useSeen } from '@/ui/use-seen';
 import { COMPASS_WORDS, DEVICE_FAULTS } from './words';
 
 /** Readings that are averaged: about a second of them. */
@@ -15,7 +16,9 @@ const AVERAGED = 10;
 export function CompassAid({ onUse }: { onUse: (bearing: string) => void }) {
   const [readings, setReadings] = useState<readonly number[]>([]);
   const [fault, setFault] = useState<DeviceFault | null>(null);
+  const isSeen = useSeen();
   useEffect(() => {
+    if (!isSeen) return;
     let stop: (() => void) | null = null;
     let gone = false;
     void headingDevice()
@@ -29,7 +32,7 @@ export function CompassAid({ onUse }: { onUse: (bearing: string) => void }) {
       gone = true;
       stop?.();
     };
-  }, []);
+  }, [isSeen]);
   const mean = circularMean(readings);
   return (
     <section className={styles.aid} aria-label={COMPASS_WORDS.label}>
