@@ -23,8 +23,8 @@ export default defineConfig({
           globalSetup: ['tests/support/browser/set-up.ts'],
           testTimeout: 300_000,
           hookTimeout: 300_000,
-          // One browser and two cores: files that run side by side would only slow each other.
-          fileParallelism: false,
+          // A file waits more than it computes: two share two cores well, more would not.
+          maxWorkers: 2,
         },
       },
     ],
