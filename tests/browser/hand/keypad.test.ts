@@ -51,6 +51,17 @@ describe('the keypad with one gloved thumb', () => {
     await visitor.reads(line(3), /040°/);
   });
 
+  it('counts paces as soon as there is a pace, in metres before', async () => {
+    const { visitor } = await opened(['000 10m']);
+    await visitor.reads('[data-keypad]', /metres.*Unit of the count: metres/);
+    await visitor.page.goBack();
+    await visitor.gone('[data-keypad]');
+    await visitor.log('pace 65 per 100 m');
+    await visitor.press('Keypad: dial and number keys');
+    await keys(visitor, '2', '2', '0', '6', '5', 'Log it');
+    await visitor.reads('[data-testid=keypad-reading]', /Saved: 220 65p/);
+  });
+
   it('keeps its draft through touches outside, Back, a reload and another tab', async () => {
     const { visitor, id } = await opened(['pace 65 per 100 m']);
     const { page } = visitor;

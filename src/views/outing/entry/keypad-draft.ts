@@ -19,7 +19,8 @@ export const unitsOfKeypad = (): readonly Unit[] => ['p', 's', ownLength()];
 export interface Draft {
   readonly bearing: string;
   readonly count: string;
-  readonly unit: Unit;
+  /** Null until one is chosen: then it is what the outing can be counted in. */
+  readonly unit: Unit | null;
   readonly ground: string | undefined;
   readonly part: Part;
 }
@@ -37,7 +38,7 @@ export function keptDraft(outing: string): Draft | null {
     return {
       bearing: digits(draft.bearing),
       count: digits(draft.count),
-      unit: UNITS.find((unit) => unit === draft.unit) ?? 'p',
+      unit: UNITS.find((unit) => unit === draft.unit) ?? null,
       ground: typeof draft.ground === 'string' ? draft.ground : undefined,
       part: draft.part === 'count' ? 'count' : 'bearing',
     };

@@ -113,10 +113,10 @@ export function Keypad({ solution, pad, status, onClose }: Props) {
 }
 
 /** The bearing and the count as they stand; a tap says which of them the keys write. */
-function Parts({ pad: { draft, goTo, nextUnit } }: { pad: KeypadState }) {
+function Parts({ pad: { draft, unit, goTo, nextUnit } }: { pad: KeypadState }) {
   const names: Readonly<Record<Part, string>> = {
     bearing: WORDS.keypadBearing,
-    count: UNIT_WORDS[draft.unit],
+    count: UNIT_WORDS[unit],
   };
   return (
     <div className={styles.parts} role="radiogroup" aria-label={WORDS.keypadParts}>
@@ -135,7 +135,7 @@ function Parts({ pad: { draft, goTo, nextUnit } }: { pad: KeypadState }) {
       ))}
       <button type="button" className={styles.unit} onClick={nextUnit} title={WORDS.keypadUnit}>
         <span className="visually-hidden">{WORDS.keypadUnit}: </span>
-        {UNIT_WORDS[draft.unit]}
+        {UNIT_WORDS[unit]}
       </button>
     </div>
   );

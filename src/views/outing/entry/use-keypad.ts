@@ -16,21 +16,25 @@ import {
   unitsOfKeypad,
   type Draft,
   type Part,
+  type Unit,
 } from './keypad-draft';
 
 const MOST_COUNT_DIGITS = 5;
 const mostDigits = (part: Part) => (part === 'bearing' ? bearingKeys().digits : MOST_COUNT_DIGITS);
 
-const blank = (solution: Solution): Draft => ({
+const BLANK: Draft = {
   bearing: '',
   count: '',
-  unit: generalPace(solution.end) === null ? ownLength() : 'p',
+  unit: null,
   ground: undefined,
   part: 'bearing',
-});
+};
+
+/** Without a pace a count of paces is no leg. */
+const usualUnit = ({ end }: Solution): Unit => (generalPace(end) === null ? ownLength() : 'p');
 
 /** A draft as a line of the log. */
-const lineOf = ({ bearing, count, unit, ground }: Draft): string =>
+const lineOf = ({ bearing, count, ground }: Draft, unit: Unit): string =>
   [
     bearing && bearing + bearingKeys().unit,
     count === '' ? '' : count + unit,
@@ -42,7 +46,7 @@ const lineOf = ({ bearing, count, unit, ground }: Draft): string =>
 /** The keypad's draft, how it reads as a leg, and what its keys do. */
 export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string | null>) {
   const { id } = solution.outing;
-  const [draft, setDraft] = useState(() => keptDraft(id) ?? blank(solution));
+  const [draft, setDraft] = useState(() => keptDraft(id) ?? BLANK);
   const [refused, setRefused] = useState<string | null>(null);
   // Two touches may come before the page is drawn again: each is on top of the one before.
   const newest = useRef(draft);
@@ -52,7 +56,8 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
     setDraft(newest.current);
     keepDraft(id, newest.current);
   };
-  const found = interpretLine(lineOf(draft), solution);
+  const unit = draft.unit ?? usualUnit(solution);
+  const found = interpretLine(lineOf(draft, unit), solution);
   const leg = found.kind === 'entry' && found.entry.kind === 'leg' ? found.entry : null;
   const isBegun = draft.bearing !== '' && draft.count !== '';
   const fault = isBegun && found.kind === 'fault' ? faultMessage(found.fault) : null;
@@ -80,6 +85,7 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
   });
   return {
     draft,
+    unit,
     leg,
     preview: found.kind === 'entry' ? found.preview : null,
     words: refused ?? (leg ? interpretationWords(found) : (fault ?? '')),
@@ -93,7 +99,7 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
     goTo: (part: Part) => change({ part }),
     nextUnit: () => {
       const units = unitsOfKeypad();
-      change({ unit: units[(units.indexOf(draft.unit) + 1) % units.length] ?? 'p' });
+      change({ unit: units[(units.indexOf(unit) + 1) % units.length] ?? 'p' });
     },
     setGround: (ground: string | undefined) => change({ ground }),
   };
