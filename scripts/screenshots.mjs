@@ -115,7 +115,7 @@ const PICTURES = [
       for (const digit of '22065') await page.click(key(digit));
     },
   },
-  { name: 'settings', path: OUTING, act: (page) => page.click(label('Settings')) },
+  { name: 'settings', path: OUTING, act: openSettings },
   { name: 'warnings', path: OUTING, act: chooseFirstWarning },
   { name: 'declination', path: ofDemo('/declination') },
   {
@@ -162,6 +162,12 @@ const PICTURES = [
   },
 ];
 
+/** The settings come with the component library, when they are asked for. */
+async function openSettings(page) {
+  await page.click(label('Settings'));
+  await page.waitForSelector('#set-pace', { visible: true });
+}
+
 async function takePicture(browser, url, picture) {
   const { name, viewport = DESK, theme = 'day', path, act } = picture;
   const ready = path === OUTING ? '[data-testid=home-sentence]' : (picture.ready ?? 'main h2');
@@ -177,6 +183,9 @@ async function takePicture(browser, url, picture) {
   await act?.(page);
   // Dialogs slide in; the picture is of where they come to rest.
   await new Promise((resolve) => setTimeout(resolve, 900));
+  await page.waitForFunction(() =>
+    document.getAnimations().every(({ playState }) => playState !== 'running'),
+  );
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
   await context.close();
 }

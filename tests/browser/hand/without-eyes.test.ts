@@ -10,6 +10,8 @@ const axeSource = readFileSync(
   createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
   'utf8',
 );
+/** Where a bearing and a distance to walk are said. */
+const WAYS = '[aria-label="Way home"], [aria-label="Bearing to follow"]';
 const OUT = [
   'date 2026-08-14 09:40',
   'pace 65 per 100 m',
@@ -184,7 +186,7 @@ describe('the way home in every light', () => {
         );
         await page.evaluate(axeSource);
         const results = (await page.evaluate(
-          `axe.run('[aria-label="Way home"], [aria-label="Bearing to follow"]', { runOnly: ['color-contrast-enhanced'] })`,
+          `axe.run(${JSON.stringify(WAYS)}, { runOnly: ['color-contrast-enhanced'] })`,
         )) as AxeResults;
         const homeOnly = results.violations.flatMap(({ nodes }) => nodes.map(({ html }) => html));
         expect(homeOnly, `${view}, ${theme}`).toEqual([]);
