@@ -38,7 +38,7 @@ export function BoxPanel({ counter, count }: Props) {
       <p>{WORDS.boxSide(box.walking, box.side, bearing)}</p>
       {left && (
         <p>
-          <b>{WORDS.boxLeft(Math.max(0, left.paces), Math.max(0, left.metres))}</b>
+          <b>{WORDS.boxLeft(Math.max(0, left.paces), Math.max(0, Math.round(left.metres)))}</b>
         </p>
       )}
       <Button type="primary" onClick={() => void counter.write({ kind: 'turn' })}>

@@ -3,7 +3,7 @@ import { lengthUnit, speedUnit } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 import { NumberField } from './number-field';
 
-/** A figure of a field, to a hundredth. */
+/** To a hundredth: what is converted must not grow a tail of digits in the log. */
 const hundredths = (value: number) => Math.round(value * 100) / 100;
 
 interface LengthProps {
@@ -26,7 +26,7 @@ export function LengthField({ id, label, metres, leastMetres, mostMetres, onChan
       value={hundredths(metres / one)}
       least={hundredths(leastMetres / one)}
       most={hundredths(mostMetres / one)}
-      onChange={(value) => onChange(value * one)}
+      onChange={(value) => onChange(hundredths(value * one))}
     />
   );
 }
@@ -54,7 +54,7 @@ export function SpeedField({ id, label, kilometresPerHour, help, onChange }: Spe
       least={hundredths(SLOWEST_KMH / one)}
       most={hundredths(FASTEST_KMH / one)}
       help={help}
-      onChange={(value) => onChange(value * one)}
+      onChange={(value) => onChange(hundredths(value * one))}
     />
   );
 }
