@@ -16,23 +16,26 @@ const HALF_CELLS = 2;
 interface Window {
   readonly bounds: Bounds;
   readonly pixelMetres: Metres;
-  /** The same for as long as the window is. */
-  readonly key: string;
 }
 
 /**
  * The window around a view. It stays while the view moves within it, and as long as the scale stays
  * below the next power of two, so that a pan or a small zoom draws nothing anew.
  */
-function windowOf(view: View, size: Size): Window {
+function windowKey(view: View, size: Size): string {
   const k = 2 ** Math.ceil(Math.log2(view.k));
   const cell = Math.max(size.width, size.height, 1) / k;
   const middle = onPlane(view, { x: size.width / 2, y: size.height / 2 });
-  const [column, row] = [Math.round(middle.east / cell), Math.round(middle.north / cell)];
+  return [k, cell, Math.round(middle.east / cell), Math.round(middle.north / cell)].join(' ');
+}
+
+/** The window of a key. */
+function windowOf(key: string): Window {
+  const [k = 1, cell = 1, column = 0, row = 0] = key.split(' ').map(Number);
   const half = HALF_CELLS * cell;
   const [east, north] = [column * cell, row * cell];
   const bounds = { west: east - half, east: east + half, south: north - half, north: north + half };
-  return { bounds, pixelMetres: 1 / k, key: `${k} ${column} ${row} ${cell}` };
+  return { bounds, pixelMetres: 1 / k };
 }
 
 const isOutside = ({ west, east, south, north }: Bounds, a: PlanePoint, b: PlanePoint) =>
@@ -82,14 +85,14 @@ function thinnedStations(stations: readonly PlanePoint[], { bounds, pixelMetres 
 
 const legsIn = ({ outings }: Scene) => outings.reduce((count, { legs }) => count + legs.length, 0);
 
-/** The key of what is drawn: it changes when the view leaves its window. */
+/** The key of what is drawn: it changes when the view leaves its window; empty for all of it. */
 export const drawnKey = (scene: Scene, view: View, size: Size): string =>
-  legsIn(scene) < LEAST_LEGS ? '' : windowOf(view, size).key;
+  legsIn(scene) < LEAST_LEGS ? '' : windowKey(view, size);
 
 /** A scene as it is drawn: a long one thinned to the screen, and without what is far outside. */
-export function drawnScene(scene: Scene, view: View, size: Size): Scene {
-  if (legsIn(scene) < LEAST_LEGS) return scene;
-  const window = windowOf(view, size);
+export function drawnScene(scene: Scene, key: string): Scene {
+  if (key === '') return scene;
+  const window = windowOf(key);
   return {
     outings: scene.outings.map((outing): SceneOuting => ({
       ...outing,

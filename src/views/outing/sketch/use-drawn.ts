@@ -6,9 +6,7 @@ import type { Size, View } from '@/sketch/view';
 /** The scene as it is drawn; the same object for as long as that is the same. */
 export function useDrawn(scene: Scene, view: View, size: Size): Scene {
   const key = drawnKey(scene, view, size);
-  // The key says all of the view and the size that counts.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  return useMemo(() => drawnScene(scene, view, size), [scene, key]);
+  return useMemo(() => drawnScene(scene, key), [scene, key]);
 }
 
 /** A view that hasn't moved for this long lies still. */
