@@ -8,7 +8,8 @@ import { way } from '../core/navigation/ways/way';
 import { positionOfStation } from '../core/survey/positions';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
 
-const ellipseFields = (ellipse: Ellipse) => ({
+/** An ellipse as the endpoints give it. */
+export const ellipseFields = (ellipse: Ellipse) => ({
   semiMajor: ellipse.semiMajorMetres,
   semiMinor: ellipse.semiMinorMetres,
   azimuth: ellipse.azimuthDegrees,

@@ -9,7 +9,7 @@ import { bodyText, Refused, unreadable } from './answers';
 import { withinBudget } from './budget';
 
 /** A logbook in a request holds one outing, and is refused beyond this, in bytes. */
-const LARGEST_BODY = 8_000_000;
+export const LARGEST_BODY = 8_000_000;
 
 /** A log or a logbook of one outing, read and solved. */
 export interface Submitted {
@@ -24,8 +24,7 @@ export interface Submitted {
  * the answer would take longer than a request may.
  */
 export async function submitted(request: Request, answer: string): Promise<Submitted> {
-  const [mediaType = ''] = (request.headers.get('content-type') ?? '').split(';', 1);
-  const type = mediaType.trim().toLowerCase();
+  const type = mediaTypeOf(request);
   if (type === 'text/plain') {
     const text = await bodyText(request, LARGEST_LOG);
     withinBudget(text, 'log', answer);
@@ -36,11 +35,21 @@ export async function submitted(request: Request, answer: string): Promise<Submi
     withinBudget(text, 'logbook', answer);
     return fromLogbook(text);
   }
-  throw new Refused(415, {
+  throw notReadable(type);
+}
+
+/** The media type of a body, without its parameters. */
+export function mediaTypeOf(request: Request): string {
+  const [mediaType = ''] = (request.headers.get('content-type') ?? '').split(';', 1);
+  return mediaType.trim().toLowerCase();
+}
+
+/** The refusal of a media type. */
+export const notReadable = (type: string): Refused =>
+  new Refused(415, {
     message: `Can’t read the media type “${type.slice(0, 80)}”.`,
     expected: 'text/plain or application/json',
   });
-}
 
 function fromLog(text: string): Submitted {
   const log = readLog(text, 'outing', earthModels);

@@ -45,6 +45,37 @@ export function covarianceOfSum({ error, east, north }: SharedSum): Covariance {
     : legCovariance({ east, north }, 0, variance);
 }
 
+/**
+ * What is known of shared errors together, once an adjustment has told of them: less than their
+ * priors say, and no longer each for itself.
+ */
+export interface JointErrors {
+  /** Covariance of two shared errors, by their keys; null where the adjustment tells nothing. */
+  between(one: string, other: string): number | null;
+}
+
 /** Covariance of where a way ends by all that its stretches share. */
-export const sharedCovariance = (sums: readonly SharedSum[]): Covariance =>
-  sums.reduce((total, sum) => sumCovariance(total, covarianceOfSum(sum)), NO_COVARIANCE);
+export function sharedCovariance(sums: readonly SharedSum[], joint?: JointErrors): Covariance {
+  if (!joint) {
+    return sums.reduce((total, sum) => sumCovariance(total, covarianceOfSum(sum)), NO_COVARIANCE);
+  }
+  let total = NO_COVARIANCE;
+  for (const one of sums) {
+    if (joint.between(one.error.key, one.error.key) === null) {
+      total = sumCovariance(total, covarianceOfSum(one));
+      continue;
+    }
+    const a = effectOf(one);
+    for (const other of sums) {
+      const common = joint.between(one.error.key, other.error.key);
+      if (common === null) continue;
+      const b = effectOf(other);
+      total = sumCovariance(total, {
+        xx: common * a.east * b.east,
+        xy: (common * (a.east * b.north + a.north * b.east)) / 2,
+        yy: common * a.north * b.north,
+      });
+    }
+  }
+  return total;
+}

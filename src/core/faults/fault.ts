@@ -23,6 +23,7 @@ export type Expected =
   | 'station-name'
   | 'start-name'
   | 'outing-name'
+  | 'person-name'
   | 'position'
   | 'declination'
   | 'angle'
@@ -74,6 +75,7 @@ export type Ranged =
 /** Lines that may be in a log once. */
 export type OnceOnly =
   | 'outing'
+  | 'by'
   | 'date'
   | 'start'
   | 'declination'

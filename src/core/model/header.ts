@@ -63,6 +63,10 @@ export type ConvergenceSetting = z.infer<typeof convergence>;
 /** The fields of an outing that hold for all of it. */
 export const headerFields = {
   name: z.string().check(z.maxLength(LONGEST_NAME), z.refine(isOneLine, ONE_LINE)),
+  /** Whose outing it is: a person's outings share a compass and a stride. */
+  by: z.optional(
+    z.string().check(z.minLength(1), z.maxLength(LONGEST_NAME), z.refine(isOneLine, ONE_LINE)),
+  ),
   date: z.optional(
     openObject({
       day: calendarDay,

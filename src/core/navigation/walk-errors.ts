@@ -1,7 +1,12 @@
 import { legCovariance, NO_COVARIANCE, sumCovariance, type Covariance } from '../errors/covariance';
 import type { Means, Walked } from '../errors/means';
 import { bearingVariance, distanceVariance } from '../errors/own-errors';
-import { joinedSums, sharedCovariance, type SharedSum } from '../errors/shared-errors';
+import {
+  joinedSums,
+  sharedCovariance,
+  type JointErrors,
+  type SharedSum,
+} from '../errors/shared-errors';
 import { homeMeans } from '../survey/home-means';
 import type { RelativePlace } from '../survey/places';
 import { sharedAlong } from '../survey/shared-along';
@@ -13,6 +18,7 @@ import { ORIGIN, sumOf, type PlanePoint } from '../units/plane';
 export interface WalkErrors {
   readonly covariance: Covariance;
   readonly shared: readonly SharedSum[];
+  readonly joint?: JointErrors;
 }
 
 /** Means as a walk uses them: its compass is set to whole degrees. */
@@ -50,8 +56,9 @@ export function walkErrors(
 export const missOf = (path: RelativePlace, walk: WalkErrors): WalkErrors => ({
   covariance: sumCovariance(path.covariance, walk.covariance),
   shared: joinedSums(walk.shared, path.shared, -1),
+  ...(path.joint && { joint: path.joint }),
 });
 
 /** The covariance of all errors together. */
-export const totalOf = ({ covariance, shared }: WalkErrors): Covariance =>
-  sumCovariance(covariance, sharedCovariance(shared));
+export const totalOf = ({ covariance, shared, joint }: WalkErrors): Covariance =>
+  sumCovariance(covariance, sharedCovariance(shared, joint));

@@ -1,5 +1,5 @@
 import type { Covariance } from '../errors/covariance';
-import type { SharedSum } from '../errors/shared-errors';
+import type { JointErrors, SharedSum } from '../errors/shared-errors';
 import type { OutingNorths } from '../north/outing-norths';
 import type { Position } from '../readings/position';
 import type { North } from '../units/bearing';
@@ -20,6 +20,8 @@ export interface RelativePlace extends PlanePoint {
   readonly covariance: Covariance;
   /** What its stretches share with each other, and perhaps with a walk. */
   readonly shared: readonly SharedSum[];
+  /** What an adjustment has told of the shared errors; without it, each has its own sigma. */
+  readonly joint?: JointErrors;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { byLine } from './by';
 import { convergenceLine } from './convergence';
 import { correctionLine } from './correction';
 import { dateLine } from './date';
@@ -13,6 +14,7 @@ import { startLine } from './start';
 export const HEADER_LINES: readonly HeaderLine[] = [
   formatLine,
   outingLine,
+  byLine,
   dateLine,
   startLine,
   declinationLine,

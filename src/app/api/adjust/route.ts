@@ -1,0 +1,102 @@
+import { earthModels } from '@/core/north/loaded-earth-models';
+import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
+import { orderOf } from '@/core/survey/network/adjust';
+import { joinOutings, nameOf, type Member } from '@/core/survey/party/party';
+import { partyFaultText } from '@/core/survey/party/party-fault';
+import { stationsOfOneName } from '@/core/survey/party/stations';
+import { METHODS, survey, type Method } from '@/core/survey/party/survey';
+import { solve } from '@/core/survey/solve';
+import { adjustAnswer } from '@/formats/adjust-answer';
+import { jsonFormat } from '@/formats/json';
+import { answering, bodyText, onlyMethod, Refused, unreadable } from '../answers';
+import { withinBudget } from '../budget';
+import { LARGEST_BODY, mediaTypeOf, notReadable } from '../submitted';
+
+/** An outing of the body, and the line of the body that each of its entries is on. */
+interface Sent {
+  readonly member: Member;
+  readonly lineOfEntry: readonly number[] | null;
+}
+
+/** Where each log of a text begins: at its first line, and at every line that says so. */
+const BEGINS = /^[ \t]*cairn-back[ \t]+log[ \t]+1\b/im;
+
+/** The logs of a text, each with the number of lines before it. */
+function logsIn(text: string): { log: string; before: number }[] {
+  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
+  const begins = lines.flatMap((line, index) => (BEGINS.test(line) ? [index] : []));
+  const starts = begins.length === 0 ? [0] : [0, ...begins.slice(1)];
+  return starts.map((start, i) => ({
+    log: lines.slice(start, starts[i + 1]).join('\n'),
+    before: start,
+  }));
+}
+
+function fromText(text: string): Sent[] {
+  return logsIn(text).map(({ log, before }, index) => {
+    const read = readLog(log, `outing ${index + 1}`, earthModels);
+    if (!read.ok) {
+      throw unreadable(read.fault.map((fault) => ({ ...fault, line: fault.line + before })));
+    }
+    const { solution, lineOfEntry } = read.value;
+    return {
+      member: { solution, by: solution.outing.by ?? '' },
+      lineOfEntry: lineOfEntry.map((line) => line + before),
+    };
+  });
+}
+
+function fromLogbook(text: string): Sent[] {
+  const read = jsonFormat.read(text, earthModels);
+  if (!read.ok) throw unreadable(read.fault);
+  return read.value.outings.map((outing) => {
+    const solved = solve(outing, earthModels);
+    if (!solved.ok) throw new Error('a logbook that was read can be solved');
+    return { member: { solution: solved.value, by: outing.by ?? '' }, lineOfEntry: null };
+  });
+}
+
+async function sent(request: Request): Promise<Sent[]> {
+  const type = mediaTypeOf(request);
+  const isText = type === 'text/plain';
+  if (!isText && type !== 'application/json') throw notReadable(type);
+  const text = await bodyText(request, isText ? LARGEST_LOG : LARGEST_BODY);
+  withinBudget(text, isText ? 'log' : 'logbook', 'adjust');
+  return isText ? fromText(text) : fromLogbook(text);
+}
+
+/** Beyond this the loops hang together so much that an answer would take too long. */
+const MOST_TANGLED = 100;
+
+/** POST /api/adjust?method=METHOD with logs or a logbook: all of them as one survey. */
+export const POST = answering(async (request) => {
+  const asked = new URL(request.url).searchParams.get('method') ?? 'least-squares';
+  const method = METHODS.find((each): each is Method => each === asked);
+  if (!method) {
+    const message = `“${asked.slice(0, 80)}” is no method of adjustment.`;
+    throw new Refused(400, { message, path: 'method', expected: METHODS.join(', ') });
+  }
+  const all = await sent(request);
+  const members = all.map(({ member }) => member);
+  const same = stationsOfOneName(members.map(({ solution }) => solution));
+  const party = joinOutings(members, same);
+  if (!party.ok) {
+    const message = partyFaultText(party.fault, (outing) => nameOf({ members }, outing));
+    throw new Refused(400, { message });
+  }
+  if (orderOf(party.value.network).widest > MOST_TANGLED) {
+    throw new Refused(413, {
+      message: 'So many loops hang together that they are not adjusted here. Do it in the app.',
+      expected: `at most ${MOST_TANGLED} stations that hang together`,
+    });
+  }
+  return Response.json(
+    adjustAnswer(
+      survey(party.value, method),
+      ({ outing, entry }) => all[outing]?.lineOfEntry?.[entry],
+    ),
+  );
+});
+
+const { refuse, options } = onlyMethod('POST');
+export { refuse as GET, refuse as PUT, refuse as PATCH, refuse as DELETE, options as OPTIONS };

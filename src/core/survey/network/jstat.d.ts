@@ -1,0 +1,6 @@
+declare module 'jstat' {
+  /** The part of the package that is used here. */
+  export const jStat: {
+    readonly chisquare: { cdf(value: number, degreesOfFreedom: number): number };
+  };
+}

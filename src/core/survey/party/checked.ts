@@ -1,0 +1,94 @@
+import type { Covariance } from '../../errors/covariance';
+import { lineCovariances } from '../network/line-covariances';
+import type { Adjusted } from '../network/adjust';
+import { LEAST_VARIANCE } from '../network/readings';
+
+/** A line of an adjusted network, and how well the others tell it. */
+export interface CheckedLine {
+  /** Covariance of the line by its own reading, C. */
+  readonly own: Covariance;
+  /** Covariance of the line without its own errors, after the adjustment, V. */
+  readonly after: Covariance;
+  /** N⁻¹ between its ends. */
+  readonly between: Covariance;
+  /** How much of the reading the others tell: 0 for nothing, 2 for all of it (1 of a sighting). */
+  readonly redundancy: number;
+}
+
+/** Below this a reading is checked by nothing: rounding leaves a little. */
+const NOTHING = 1e-6;
+
+export const isUnchecked = ({ redundancy }: CheckedLine): boolean => redundancy < NOTHING;
+
+/**
+ * What each line is checked by. The redundancy of a reading is the trace of 1 - V·W.
+ * Source: W. Baarda, A testing procedure for use in geodetic networks, 1968 (memory).
+ */
+export function checkedLines(adjusted: Adjusted): CheckedLine[] {
+  const { network, lines } = adjusted;
+  const between = lineCovariances(adjusted.factor, network.lines);
+  return lines.map((line, index): CheckedLine => {
+    const { sin, cos, metres, weight } = line;
+    const read = network.lines[index]!;
+    const along = Math.max(LEAST_VARIANCE, read.alongVariance * read.metres ** 2);
+    const across = Math.max(LEAST_VARIANCE, read.acrossVariance * metres ** 2);
+    const own = {
+      xx: along * sin * sin + across * cos * cos,
+      xy: (along - across) * sin * cos,
+      yy: along * cos * cos + across * sin * sin,
+    };
+    const after = afterAdjustment(adjusted, index, between[index]!);
+    const told = after.xx * weight.xx + 2 * after.xy * weight.xy + after.yy * weight.yy;
+    const readings = read.alongVariance === Infinity ? 1 : 2;
+    return { own, after, between: between[index]!, redundancy: readings - told };
+  });
+}
+
+/** What one unit of each shared error moves a line by, its own part of it taken off. */
+export function sharedMoves(
+  { network, lines, effects }: Adjusted,
+  index: number,
+): { readonly path: Float64Array; readonly own: Float64Array } {
+  const count = network.sources.length;
+  const { from, to, shared } = network.lines[index]!;
+  const path = new Float64Array(2 * count);
+  const own = new Float64Array(2 * count);
+  for (let row = 0; row < 2; row++) {
+    for (let i = 0; i < count; i++) {
+      path[row * count + i] =
+        effects[(2 * to + row) * count + i]! - effects[(2 * from + row) * count + i]!;
+    }
+  }
+  for (const [i, { source }] of shared.entries()) {
+    own[source]! += lines[index]!.effects[2 * i]!;
+    own[count + source]! += lines[index]!.effects[2 * i + 1]!;
+  }
+  return { path, own };
+}
+
+/** R + (G - J)·S⁻¹·(G - J)': the covariance of a line as its reading should have been. */
+function afterAdjustment(adjusted: Adjusted, index: number, between: Covariance): Covariance {
+  const { path, own } = sharedMoves(adjusted, index);
+  const moves = path.map((value, i) => value - own[i]!);
+  return addJoint(between, moves, moves, adjusted.shared.covariance);
+}
+
+/** R + A·S⁻¹·B' of two matrices of two rows; its symmetric part. */
+export function addJoint(
+  rest: Covariance,
+  a: Float64Array,
+  b: Float64Array,
+  joint: Float64Array,
+): Covariance {
+  const count = a.length / 2;
+  let { xx, xy, yy } = rest;
+  for (let i = 0; i < count; i++) {
+    for (let j = 0; j < count; j++) {
+      const common = joint[i * count + j]!;
+      xx += common * a[i]! * b[j]!;
+      xy += (common * (a[i]! * b[count + j]! + a[count + i]! * b[j]!)) / 2;
+      yy += common * a[count + i]! * b[count + j]!;
+    }
+  }
+  return { xx, xy, yy };
+}

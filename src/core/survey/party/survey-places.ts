@@ -1,0 +1,60 @@
+import type { JointErrors, SharedSum } from '../../errors/shared-errors';
+import type { SharedError } from '../../errors/sources/source';
+import type { PlanePoint } from '../../units/plane';
+import type { Adjusted } from '../network/adjust';
+import type { Frame, Places, RelativePlace } from '../places';
+
+/** Where one unit of a shared error moves an end, as the stretch that would be moved so. */
+const stretchOf = (error: SharedError, east: number, north: number): SharedSum =>
+  error.of === 'distance' ? { error, east, north } : { error, east: -north, north: east };
+
+/** The places of an adjusted network; its nodes are the stations. */
+export class SurveyPlaces implements Places {
+  private readonly joint: JointErrors;
+
+  /** `at` is where the nodes are, where that is not what the adjustment found. */
+  constructor(
+    readonly frame: Frame,
+    private readonly adjusted: Adjusted,
+    private readonly where: Float64Array = adjusted.places,
+  ) {
+    const { sources } = adjusted.network;
+    const { covariance } = adjusted.shared;
+    const index = new Map(sources.map(({ key }, i) => [key, i]));
+    this.joint = {
+      between: (one, other) => {
+        const [i, j] = [index.get(one), index.get(other)];
+        if (i === undefined || j === undefined) return null;
+        return covariance[i * sources.length + j]!;
+      },
+    };
+  }
+
+  stations(): readonly number[] {
+    return Array.from({ length: this.adjusted.network.nodes }, (_, node) => node);
+  }
+
+  at(node: number): PlanePoint {
+    if (!(node >= 0 && node < this.adjusted.network.nodes)) throw new RangeError(`no node ${node}`);
+    return { east: this.where[2 * node]!, north: this.where[2 * node + 1]! };
+  }
+
+  relative(from: number, to: number): RelativePlace {
+    const [a, b] = [this.at(from), this.at(to)];
+    const { effects, factor, network } = this.adjusted;
+    const count = network.sources.length;
+    const shared = network.sources.flatMap((error, i) => {
+      const move = (row: number) =>
+        effects[(2 * to + row) * count + i]! - effects[(2 * from + row) * count + i]!;
+      const [east, north] = [move(0), move(1)];
+      return east === 0 && north === 0 ? [] : [stretchOf(error, east, north)];
+    });
+    return {
+      east: b.east - a.east,
+      north: b.north - a.north,
+      covariance: factor.between(from, to),
+      shared,
+      joint: this.joint,
+    };
+  }
+}

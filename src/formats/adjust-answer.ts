@@ -1,0 +1,98 @@
+import { writeBearing } from '../core/readings/bearing';
+import { writeDistance } from '../core/readings/distance';
+import { ellipse } from '../core/errors/ellipse';
+import { checkedLines, isUnchecked } from '../core/survey/party/checked';
+import type { LineSource, Party } from '../core/survey/party/party';
+import { suspectsOf, type Suspect } from '../core/survey/party/suspects';
+import { covarianceBetween, type Survey } from '../core/survey/party/survey';
+import { positionOfStation } from '../core/survey/positions';
+import { degrees } from '../core/units/units';
+import { ellipseFields } from './home-answer';
+
+/** So many slips are named: a single loop is told as one of these. */
+const MOST_SUSPECTS = 3;
+
+/**
+ * The answer of the endpoint `adjust`: see docs/endpoints.md. `lineOf` gives the line of the text
+ * that an entry of an outing is on, where there is one.
+ */
+export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => number | undefined) {
+  const { party, places, asWalked, closures, test, estimates } = survey;
+  const frame = { north: party.north, origin: party.nodes.all[0]!.name };
+  return {
+    method: survey.method,
+    frame,
+    stations: party.nodes.all.map(({ name, stations }, node) => {
+      const { east, north } = places.at(node);
+      const walked = asWalked.at(node);
+      return {
+        name,
+        outings: [...new Set(stations.map(({ outing }) => outing))],
+        x: east,
+        y: north,
+        ...positionOfStation(places, node),
+        asWalked: { x: walked.east, y: walked.north },
+        ellipse: ellipseFields(ellipse(covarianceBetween(places, 0, node))),
+      };
+    }),
+    closures: closures.map(({ source, node, misclosure, metres, ofWalked }) => ({
+      outing: source.outing,
+      line: lineOf(source),
+      station: party.nodes.all[node]!.name,
+      dx: misclosure.east,
+      dy: misclosure.north,
+      metres,
+      ofWalked,
+    })),
+    test,
+    estimates: estimates.map(({ error, value, sigma }) => {
+      const isBearing = error.of === 'bearing';
+      return {
+        source: error.source,
+        about: error.about,
+        unit: isBearing ? 'degrees' : 'of the length',
+        value: isBearing ? degrees(value) : value,
+        sigma: isBearing ? degrees(sigma) : sigma,
+      };
+    }),
+    suspects: suspectsOf(survey)
+      .slice(0, MOST_SUSPECTS)
+      .map((suspect) => suspectFields(party, suspect, lineOf)),
+    unchecked: uncheckedOf(survey).map((source) => ({
+      outing: source.outing,
+      line: lineOf(source),
+    })),
+  };
+}
+
+function suspectFields(
+  { members }: Party,
+  suspect: Suspect,
+  lineOf: (source: LineSource) => number | undefined,
+) {
+  const { slip, source, instead, probability, metresLeft, message } = suspect;
+  const read = members[source.outing]!.solution.outing.show.north;
+  const leg = instead.suggested;
+  return {
+    outing: source.outing,
+    line: lineOf(source),
+    slip,
+    message,
+    suggested: leg && `${writeBearing(leg.bearing, read)} ${writeDistance(leg.distance)}`,
+    probability,
+    metresLeft,
+  };
+}
+
+/** The legs that nothing checks: no loop goes over them, and they were not read back. */
+export function uncheckedOf({ party, adjusted }: Survey): LineSource[] {
+  const legs = party.sources.map(({ outing, leg }) =>
+    leg === null ? null : party.members[outing]!.solution.legs.leg(leg),
+  );
+  const checked = adjusted && checkedLines(adjusted);
+  return party.sources.filter((_, line) => {
+    const leg = legs[line];
+    if (!leg || leg.reading.back !== undefined) return false;
+    return !checked || isUnchecked(checked[line]!);
+  });
+}
