@@ -44,7 +44,10 @@ export function readPath(random: Random, places: readonly PlainPlace[], path: re
     const longer = 1 + random.normal() * SIGMAS.paced + scale;
     const degrees = Math.round((Math.atan2(east, north) - turn) / RAD);
     const metres = Math.hypot(east, north) / longer;
-    return { degrees: ((degrees % 360) + 360) % 360, paces: Math.round(metres * PACES_PER_METRE) };
+    return {
+      degrees: ((degrees % 360) + 360) % 360,
+      paces: Math.max(1, Math.round(metres * PACES_PER_METRE)),
+    };
   });
   return { path, readings } satisfies PlainWalk;
 }

@@ -1,4 +1,4 @@
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 
 /** Chance that chi-square with this many degrees of freedom (at least 1) comes out as much. */
 export const atLeast = (value: number, degreesOfFreedom: number): number =>

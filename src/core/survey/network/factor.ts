@@ -34,8 +34,11 @@ export class Factor {
     lines: readonly Weighted[],
   ) {
     const { order, front } = elimination;
-    const { diagonal, off } = assembled(nodes, elimination, lines);
-    const updates = new Map<number, { of: number; update: Float64Array }[]>();
+    const { diagonal, firstOff, nextOff, off } = assembled(nodes, elimination, lines);
+    // What nodes left, by the next node of each: a chain through those that left it something.
+    const firstLeft = new Int32Array(nodes).fill(-1);
+    const nextLeft = new Int32Array(nodes).fill(-1);
+    const updates: Float64Array[] = Array.from({ length: nodes }, () => NOTHING);
     const place = new Int32Array(nodes);
     this.pivots = new Float64Array(3 * nodes);
     const below: Float64Array[] = Array.from({ length: nodes }, () => NOTHING);
@@ -48,24 +51,24 @@ export class Factor {
       matrix[0] = diagonal[3 * node]!;
       matrix[size] = diagonal[3 * node + 1]!;
       matrix[size + 1] = diagonal[3 * node + 2]!;
-      for (const { to, xx, xy, yy } of off.get(node) ?? []) {
+      for (let i = firstOff[node]!; i !== -1; i = nextOff[i]!) {
+        const { to, weight } = off[i]!;
         const at = place[to]! * size;
-        matrix[at]! -= xx;
-        matrix[at + 1]! -= xy;
-        matrix[at + size]! -= xy;
-        matrix[at + size + 1]! -= yy;
+        matrix[at]! -= weight.xx;
+        matrix[at + 1]! -= weight.xy;
+        matrix[at + size]! -= weight.xy;
+        matrix[at + size + 1]! -= weight.yy;
       }
-      for (const { of, update } of updates.get(node) ?? []) {
-        addUpdate(matrix, size, update, front[of]!, place);
+      for (let of = firstLeft[node]!; of !== -1; of = nextLeft[of]!) {
+        addUpdate(matrix, size, updates[of]!, front[of]!, place);
+        updates[of] = NOTHING;
       }
-      updates.delete(node);
       below[node] = eliminateFirst(matrix, size, this.pivots, node);
       const next = met[0];
       if (next === undefined) continue;
-      const left = { of: node, update: updateOf(matrix, size, below[node]) };
-      const others = updates.get(next);
-      if (others) others.push(left);
-      else updates.set(next, [left]);
+      updates[node] = updateOf(matrix, size, below[node]);
+      nextLeft[node] = firstLeft[next]!;
+      firstLeft[next] = node;
     }
     this.below = below;
   }
@@ -181,31 +184,34 @@ export class Factor {
 
 const NOTHING = new Float64Array(0);
 
-interface OffBlock extends Covariance {
+/** A block off the diagonal, without its sign, in the row of the node that goes later. */
+interface OffBlock {
   readonly to: number;
+  readonly weight: Covariance;
 }
 
-/** The normal matrix: its diagonal blocks, and the others by the node that goes first. */
+/** The normal matrix: its diagonal blocks, and the others in chains by the node that goes first. */
 function assembled(nodes: number, { position }: Elimination, lines: readonly Weighted[]) {
   const diagonal = new Float64Array(3 * nodes);
-  const off = new Map<number, OffBlock[]>();
-  const addTo = (node: number, { xx, xy, yy }: Covariance) => {
-    diagonal[3 * node]! += xx;
-    diagonal[3 * node + 1]! += xy;
-    diagonal[3 * node + 2]! += yy;
-  };
+  const firstOff = new Int32Array(nodes).fill(-1);
+  const nextOff = new Int32Array(lines.length).fill(-1);
+  const off: OffBlock[] = [];
   for (const { from, to, weight } of lines) {
     if (from === to) continue;
-    addTo(from, weight);
-    addTo(to, weight);
+    for (let end = 0; end < 2; end++) {
+      const at = 3 * (end === 0 ? from : to);
+      diagonal[at]! += weight.xx;
+      diagonal[at + 1]! += weight.xy;
+      diagonal[at + 2]! += weight.yy;
+    }
     if (from === 0 || to === 0) continue;
-    const [first, second] = position[from]! < position[to]! ? [from, to] : [to, from];
-    const block = { to: second, ...weight };
-    const others = off.get(first);
-    if (others) others.push(block);
-    else off.set(first, [block]);
+    const fromFirst = position[from]! < position[to]!;
+    const first = fromFirst ? from : to;
+    nextOff[off.length] = firstOff[first]!;
+    firstOff[first] = off.length;
+    off.push({ to: fromFirst ? to : from, weight });
   }
-  return { diagonal, off };
+  return { diagonal, firstOff, nextOff, off };
 }
 
 /** Adds what a node left to the front of the next one; both lower triangles. */

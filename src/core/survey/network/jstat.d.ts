@@ -1,6 +1,7 @@
 declare module 'jstat' {
   /** The part of the package that is used here. */
-  export const jStat: {
+  const jStat: {
     readonly chisquare: { cdf(value: number, degreesOfFreedom: number): number };
   };
+  export default jStat;
 }
