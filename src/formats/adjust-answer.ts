@@ -1,9 +1,9 @@
 import { writeBearing } from '../core/readings/bearing';
 import { writeDistance } from '../core/readings/distance';
 import { ellipse } from '../core/errors/ellipse';
-import { checkedLines, isUnchecked } from '../core/survey/party/checked';
 import type { LineSource, Party } from '../core/survey/party/party';
 import { suspectsOf, type Suspect } from '../core/survey/party/suspects';
+import { uncheckedOf } from '../core/survey/party/unchecked';
 import { covarianceBetween, type Survey } from '../core/survey/party/survey';
 import { positionOfStation } from '../core/survey/positions';
 import { degrees } from '../core/units/units';
@@ -82,17 +82,4 @@ function suspectFields(
     probability,
     metresLeft,
   };
-}
-
-/** The legs that nothing checks: no loop goes over them, and they were not read back. */
-export function uncheckedOf({ party, adjusted }: Survey): LineSource[] {
-  const legs = party.sources.map(({ outing, leg }) =>
-    leg === null ? null : party.members[outing]!.solution.legs.leg(leg),
-  );
-  const checked = adjusted && checkedLines(adjusted);
-  return party.sources.filter((_, line) => {
-    const leg = legs[line];
-    if (!leg || leg.reading.back !== undefined) return false;
-    return !checked || isUnchecked(checked[line]!);
-  });
 }

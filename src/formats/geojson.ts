@@ -11,7 +11,8 @@ const coordinates = ({ latitude, longitude }: Position) => [
 
 type Properties = Readonly<Record<string, unknown>>;
 
-const pointFeature = (position: Position, properties: Properties) => ({
+/** A place with what is known of it. */
+export const pointFeature = (position: Position, properties: Properties) => ({
   type: 'Feature',
   geometry: { type: 'Point', coordinates: coordinates(position) },
   properties,
@@ -37,7 +38,8 @@ function lineGeometry([from, to]: readonly [Position, Position]) {
   };
 }
 
-const lineFeature = (ends: readonly [Position, Position], properties: Properties) => ({
+/** A straight line with what is known of it. */
+export const lineFeature = (ends: readonly [Position, Position], properties: Properties) => ({
   type: 'Feature',
   geometry: lineGeometry(ends),
   properties,

@@ -14,7 +14,8 @@ export const GPX_TYPES = {
 
 const NAMESPACE = 'http://www.topografix.com/GPX/1/1';
 
-const degrees = ({ latitude, longitude }: Position) => ({
+/** A position as the attributes of a point. */
+export const gpxDegrees = ({ latitude, longitude }: Position) => ({
   lat: latitude.toFixed(9),
   lon: longitude.toFixed(9),
 });
@@ -23,7 +24,7 @@ const waypoints = ({ points }: GeoOuting): XmlElement[] =>
   points.map(({ kind, name, note, position, thing }) =>
     xmlElement(
       'wpt',
-      degrees(position),
+      gpxDegrees(position),
       xmlText('name', name),
       xmlText('desc', note ?? thing),
       xmlText('type', GPX_TYPES[kind]),
@@ -43,8 +44,8 @@ function route({ outing, home }: GeoOuting): XmlElement[] {
       xmlText('name', `${outing.name || 'Outing'}: way home`),
       xmlText('desc', words),
       xmlText('type', GPX_TYPES.home),
-      xmlElement('rtept', degrees(from), xmlText('name', home.from)),
-      xmlElement('rtept', degrees(to), xmlText('name', home.to)),
+      xmlElement('rtept', gpxDegrees(from), xmlText('name', home.from)),
+      xmlElement('rtept', gpxDegrees(to), xmlText('name', home.to)),
     ),
   ];
 }
@@ -63,11 +64,28 @@ function track({ outing, legs }: GeoOuting): XmlElement[] {
       {},
       xmlText('name', outing.name || 'Outing'),
       ...segments.map((points) =>
-        xmlElement('trkseg', {}, ...points.map((point) => xmlElement('trkpt', degrees(point)))),
+        xmlElement('trkseg', {}, ...points.map((point) => xmlElement('trkpt', gpxDegrees(point)))),
       ),
     ),
   ];
 }
+
+/** A GPX 1.1 file of some elements, written at this moment (ISO 8601). */
+export const gpxFile = (name: string, writtenAt: string, elements: readonly XmlElement[]): string =>
+  writeXml(
+    xmlElement(
+      'gpx',
+      {
+        version: '1.1',
+        creator: 'Cairn Back',
+        xmlns: NAMESPACE,
+        'xmlns:xsi': 'http://www.w3.org/2001/XMLSchema-instance',
+        'xsi:schemaLocation': `${NAMESPACE} ${NAMESPACE}/gpx.xsd`,
+      },
+      xmlElement('metadata', {}, xmlText('name', name), xmlText('time', writtenAt)),
+      ...elements,
+    ),
+  );
 
 /** GPX 1.1: stations and features as waypoints, the way home as a route, the legs as a track. */
 export const gpxFormat: Format = {
@@ -81,22 +99,11 @@ export const gpxFormat: Format = {
     const [only, second] = outings;
     const name = only && !second ? only.outing.name : 'Logbook';
     return ok(
-      writeXml(
-        xmlElement(
-          'gpx',
-          {
-            version: '1.1',
-            creator: 'Cairn Back',
-            xmlns: NAMESPACE,
-            'xmlns:xsi': 'http://www.w3.org/2001/XMLSchema-instance',
-            'xsi:schemaLocation': `${NAMESPACE} ${NAMESPACE}/gpx.xsd`,
-          },
-          xmlElement('metadata', {}, xmlText('name', name), xmlText('time', logbook.exportedAt)),
-          ...outings.flatMap(waypoints),
-          ...outings.flatMap(route),
-          ...outings.flatMap(track),
-        ),
-      ),
+      gpxFile(name, logbook.exportedAt, [
+        ...outings.flatMap(waypoints),
+        ...outings.flatMap(route),
+        ...outings.flatMap(track),
+      ]),
     );
   },
 };

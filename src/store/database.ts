@@ -1,12 +1,13 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
+import type { AreaRecord } from './areas/change';
 import type { PaceProfile } from '../core/model/pace-profile';
 import type { CountRecord } from './count';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -24,13 +25,14 @@ export interface Mark {
   readonly changes: number;
 }
 
-/** The app's database: change logs, counts in progress, pace profiles, daily copies, snapshots. */
+/** The app's database: change logs, counts in progress, pace profiles, daily copies, snapshots, areas. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
   declare readonly profiles: Table<PaceProfile, string>;
   declare readonly copies: Table<DailyCopy, string>;
   declare readonly marks: Table<Mark, string>;
+  declare readonly areas: Table<AreaRecord, [string, number]> & EntityTable<AreaRecord>;
   declare readonly snapshots: Table<Snapshot, string>;
 
   constructor(name = 'cairn-back') {
@@ -41,7 +43,8 @@ export class CairnDatabase extends Dexie {
     this.version(1).stores({ changes: '[outing+number]' });
     this.version(2).stores({ counts: '[count+number]', profiles: 'id' });
     this.version(3).stores({ copies: 'day', marks: 'name' });
-    this.version(SCHEMA_VERSION).stores({ snapshots: 'outing' });
+    this.version(4).stores({ snapshots: 'outing' });
+    this.version(SCHEMA_VERSION).stores({ areas: '[area+number]' });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.

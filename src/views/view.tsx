@@ -29,6 +29,7 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   files: furnished(() => import('./files/files').then((it) => it.Files)),
   guide: furnished(() => import('./guide/guide').then((it) => it.Guide)),
   'step-off': furnished(() => import('./step-off/step-off').then((it) => it.StepOff)),
+  area: furnished(() => import('./area/area').then((it) => it.AreaView)),
 };
 
 /** A view by its name. It begins anew when figures are to be shown in other units. */

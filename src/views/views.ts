@@ -17,6 +17,7 @@ export const VIEWS = [
   { id: 'files', path: '/files', title: 'Files', menu: 'export, import, backup' },
   { id: 'guide', path: '/guide', title: 'Guide', menu: 'checks and method' },
   { id: 'step-off', path: '/step-off', title: 'Step off', menu: null },
+  { id: 'area', path: '/area', title: 'Area', menu: null },
 ] as const;
 
 export type View = (typeof VIEWS)[number];

@@ -14,6 +14,7 @@ const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [st
   guide: ['main', /9 checks left/],
   files: ['main', /Back up everything/],
   'step-off': ['main', /There is no such outing/],
+  area: ['main', /There is no such area/],
   'home-now': ['[data-testid=answer-bearing]', /^233°$/],
   'way-home': ['[data-testid=sure]', /Within \d+ m of Dock/],
 };

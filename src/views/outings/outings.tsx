@@ -9,6 +9,7 @@ import { STORE_MESSAGES } from '@/ui/store-messages';
 import { ThemeSwitch } from '@/ui/theme/theme-switch';
 import { UnitsChoice } from '@/ui/units/units-choice';
 import { viewTitle, viewUrl } from '@/views/views';
+import { Areas } from './areas';
 import { OutingList } from './outing-list';
 import styles from './outings.module.css';
 import { useOutings } from './use-outings';
@@ -51,7 +52,7 @@ interface Removed {
 
 /** The start page: every outing, and one button that starts another. */
 export function Outings() {
-  const { state, startOuting, openDemo, remove, restore } = useOutings();
+  const { state, startOuting, openDemo, openDemoArea, remove, restore } = useOutings();
   const { fault, busy, attempt } = useAttempts();
   const [removed, setRemoved] = useState<Removed | null>(null);
   const outings = state.status === 'ready' ? state.outings : [];
@@ -65,6 +66,9 @@ export function Outings() {
       );
       open(await startOuting(name, today.format('YYYY-MM-DD')));
     });
+  const putBack = async (id: string) => {
+    if (await attempt(() => restore(id))) setRemoved(null);
+  };
   const failed = fault ?? (state.status === 'failed' ? state.fault : null);
   return (
     <div className={styles.page}>
@@ -79,14 +83,7 @@ export function Outings() {
             {STORE_MESSAGES[failed]}
           </p>
         )}
-        {removed && (
-          <RemovedNote
-            name={removed.name}
-            onRestore={() =>
-              attempt(() => restore(removed.id)).then((done) => done && setRemoved(null))
-            }
-          />
-        )}
+        {removed && <RemovedNote name={removed.name} onRestore={() => putBack(removed.id)} />}
         {state.status === 'loading' && <p className={styles.status}>{WORDS.loading}</p>}
         {state.status === 'ready' && <BackupReminder backup={state.backup} />}
         {state.status === 'ready' && outings.length === 0 && (
@@ -94,6 +91,9 @@ export function Outings() {
             onStart={start}
             busy={busy}
             onDemo={() => attempt(async () => open(await openDemo()))}
+            onDemoArea={() =>
+              attempt(async () => location.assign(viewUrl('area', await openDemoArea())))
+            }
           />
         )}
         {outings.length > 0 && (
@@ -104,6 +104,7 @@ export function Outings() {
             }
           />
         )}
+        {state.status === 'ready' && <Areas areas={state.areas} outings={outings.length} />}
         <Units />
       </main>
     </div>
@@ -164,7 +165,12 @@ const BackupReminder = ({ backup }: { backup: BackupState }) =>
   );
 
 /** Before the first outing: what this is, and where to begin. */
-const Empty = ({ onStart, busy, onDemo }: StartProps & { onDemo: () => void }) => (
+const Empty = ({
+  onStart,
+  busy,
+  onDemo,
+  onDemoArea,
+}: StartProps & { onDemo: () => void; onDemoArea: () => void }) => (
   <section className={styles.empty}>
     <CairnMark size={88} />
     <p className={styles.what}>{WORDS.what}</p>
@@ -180,6 +186,9 @@ const Empty = ({ onStart, busy, onDemo }: StartProps & { onDemo: () => void }) =
       </PressButton>
       <PressButton large onClick={onDemo}>
         {WORDS.demo}
+      </PressButton>
+      <PressButton large onClick={onDemoArea}>
+        {WORDS.demoArea}
       </PressButton>
     </div>
     <p className={styles.soft}>{WORDS.noNetwork}</p>

@@ -3,6 +3,8 @@ import { liveQuery } from 'dexie';
 import { useEffect, useRef, useState } from 'react';
 import { readLines } from '@/core/log-text/read-log';
 import { blankOuting, type Outing } from '@/core/model/outing';
+import { addArea, storedAreas } from '@/store/areas/areas';
+import type { AreaState } from '@/store/areas/replay';
 import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
 import { errorsOfNewOuting } from '@/store/own-errors';
@@ -13,18 +15,21 @@ import { forgetLastHome } from '@/store/last-home';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
 import { ownPaces } from '@/views/shared/data/own-paces';
+import { DEMO_AREA, DEMO_LOGS } from './demo-logs';
 
 type OutingsState =
   | { status: 'loading' }
   | { status: 'failed'; fault: StoreFault }
-  | { status: 'ready'; outings: readonly StoredOuting[]; backup: BackupState };
+  | {
+      status: 'ready';
+      outings: readonly StoredOuting[];
+      areas: readonly AreaState[];
+      backup: BackupState;
+    };
 
-const DEMO_ID = 'demo-rain-gauges';
-const DEMO_LOG = '/demo/rain-gauges.log.txt';
-
-async function demoOuting(): Promise<Outing> {
-  const answer = await fetch(DEMO_LOG);
-  const log = readLines(await answer.text(), DEMO_ID);
+async function demoOuting({ id, file }: (typeof DEMO_LOGS)[number]): Promise<Outing> {
+  const answer = await fetch(`/demo/${file}`);
+  const log = readLines(await answer.text(), id);
   if (!log.ok) throw new Error('the demo log can be read');
   return log.value.outing;
 }
@@ -41,8 +46,20 @@ const serverWantsDemo = async (): Promise<boolean> => {
 
 /** Adds the demo outing; resolves to its id. */
 async function openDemo(): Promise<string> {
-  await addOuting(browserDatabase(), await demoOuting(), new Date());
-  return DEMO_ID;
+  const [first] = DEMO_LOGS;
+  await addOuting(browserDatabase(), await demoOuting(first), new Date());
+  return first.id;
+}
+
+/** Adds the demo outings of a party and the area that joins them; resolves to its id. */
+async function openDemoArea(): Promise<string> {
+  const [rest, first] = [DEMO_LOGS.slice(1), DEMO_LOGS[0]];
+  // The last one that is added is the first of the list.
+  for (const log of [...rest, first]) {
+    await addOuting(browserDatabase(), await demoOuting(log), new Date());
+  }
+  await addArea(browserDatabase(), DEMO_AREA, new Date());
+  return DEMO_AREA.id;
 }
 
 /** Stores a new outing with the person's own paces; resolves to its id. */
@@ -78,22 +95,23 @@ export function useOutings() {
       const database = browserDatabase();
       return {
         ...(await listedOutings(database)),
+        areas: await storedAreas(database),
         written: await database.changes.count(),
         backup: await backupState(database, new Date()),
       };
     }).subscribe({
-      next: ({ outings, worthKeeping, written, backup }) => {
-        setState({ status: 'ready', outings, backup });
+      next: ({ outings, areas, worthKeeping, written, backup }) => {
+        setState({ status: 'ready', outings, areas, backup });
         if (worthKeeping.length > 0) void keepSnapshots(browserDatabase(), worthKeeping);
         if (written > 0 || asked.current) return;
         asked.current = true;
         void serverWantsDemo().then(async (wanted) => {
-          if (wanted) await openDemo();
+          if (wanted) await openDemoArea();
         });
       },
       error: (error: unknown) => setState({ status: 'failed', fault: storeFault(error) }),
     });
     return () => live.unsubscribe();
   }, []);
-  return { state, startOuting, openDemo, remove, restore };
+  return { state, startOuting, openDemo, openDemoArea, remove, restore };
 }

@@ -14,6 +14,10 @@ export const WORDS = {
   stepOff: 'Step off',
   importFile: 'Import a file',
   demo: 'Open the demo outing',
+  demoArea: 'Open the demo area',
+  areas: 'Areas',
+  areaOf: (count: number) => plural(count, 'outing', 'outings'),
+  newArea: 'Join outings in an area',
   what:
     'Log each bearing and each count of paces as you walk; the sketch grows with it.\n' +
     'At any moment Cairn Back gives the bearing and the distance straight home.',

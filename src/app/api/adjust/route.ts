@@ -1,10 +1,11 @@
+import { METHODS, type Method } from '@/core/model/area';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
 import { orderOf } from '@/core/survey/network/adjust';
 import { joinOutings, nameOf, type Member } from '@/core/survey/party/party';
 import { partyFaultText } from '@/core/survey/party/party-fault';
 import { stationsOfOneName } from '@/core/survey/party/stations';
-import { METHODS, survey, type Method } from '@/core/survey/party/survey';
+import { survey } from '@/core/survey/party/survey';
 import { solve } from '@/core/survey/solve';
 import { adjustAnswer } from '@/formats/adjust-answer';
 import { jsonFormat } from '@/formats/json';

@@ -50,6 +50,10 @@ export type PartyFault =
   /** Nothing joins these groups of outings. */
   | { readonly code: 'not-joined'; readonly parts: readonly (readonly number[])[] };
 
+/** Whose compass and stride an outing was read with: a person's, or its own. */
+export const walkerOf = (by: string, outing: number): string =>
+  by === '' ? `#${outing}` : by.toLowerCase();
+
 /** Joins outings at the stations that are one. */
 export function joinOutings(
   members: readonly Member[],
@@ -70,7 +74,7 @@ export function joinOutings(
   const lines: NetworkLine[] = [];
   const from: LineSource[] = [];
   for (const [outing, { solution, by }] of members.entries()) {
-    const prefix = by === '' ? `#${outing}` : by.toLowerCase();
+    const prefix = walkerOf(by, outing);
     for (const leg of solution.legs) {
       lines.push(legLine(solution, leg, nodes, outing, sources, prefix));
       from.push({ outing, entry: leg.entry, leg: leg.number });

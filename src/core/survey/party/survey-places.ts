@@ -11,14 +11,16 @@ const stretchOf = (error: SharedError, east: number, north: number): SharedSum =
 /** The places of an adjusted network; its nodes are the stations. */
 export class SurveyPlaces implements Places {
   private readonly joint: JointErrors;
+  private readonly sources: readonly SharedError[];
 
-  /** `at` is where the nodes are, where that is not what the adjustment found. */
+  /** `where` is where the nodes are, where that is not what the adjustment found. */
   constructor(
     readonly frame: Frame,
     private readonly adjusted: Adjusted,
     private readonly where: Float64Array = adjusted.places,
+    sources: readonly SharedError[] = adjusted.network.sources,
   ) {
-    const { sources } = adjusted.network;
+    this.sources = sources;
     const { covariance } = adjusted.shared;
     const index = new Map(sources.map(({ key }, i) => [key, i]));
     this.joint = {
@@ -28,6 +30,18 @@ export class SurveyPlaces implements Places {
         return covariance[i * sources.length + j]!;
       },
     };
+  }
+
+  /**
+   * The same places for a walk by one of the people: their own compass and stride have the names
+   * that they have in their own outing, and so cancel where the walk has them too.
+   */
+  forWalker(prefix: string): SurveyPlaces {
+    const own = `${prefix}: `;
+    const sources = this.sources.map((error) =>
+      error.key.startsWith(own) ? { ...error, key: error.key.slice(own.length) } : error,
+    );
+    return new SurveyPlaces(this.frame, this.adjusted, this.where, sources);
   }
 
   stations(): readonly number[] {
@@ -41,9 +55,10 @@ export class SurveyPlaces implements Places {
 
   relative(from: number, to: number): RelativePlace {
     const [a, b] = [this.at(from), this.at(to)];
-    const { effects, factor, network } = this.adjusted;
-    const count = network.sources.length;
-    const shared = network.sources.flatMap((error, i) => {
+    const { effects, factor } = this.adjusted;
+    const { sources } = this;
+    const count = sources.length;
+    const shared = sources.flatMap((error, i) => {
       const move = (row: number) =>
         effects[(2 * to + row) * count + i]! - effects[(2 * from + row) * count + i]!;
       const [east, north] = [move(0), move(1)];

@@ -1,5 +1,6 @@
 import type { Covariance } from '../../errors/covariance';
 import { sharedCovariance } from '../../errors/shared-errors';
+import type { Method } from '../../model/area';
 import type { SharedError } from '../../errors/sources/source';
 import { sumCovariance } from '../../errors/covariance';
 import type { Metres } from '../../units/units';
@@ -16,10 +17,6 @@ import type { Network, NetworkLine } from '../network/readings';
 import { Joined } from './components';
 import type { LineSource, Party } from './party';
 import { SurveyPlaces } from './survey-places';
-
-/** How the readings of a survey become places. They themselves are never altered. */
-export const METHODS = ['as-walked', 'compass-rule', 'least-squares'] as const;
-export type Method = (typeof METHODS)[number];
 
 /** A leg that ends at a place that another way led to: where it ended, less that place. */
 export interface SurveyClosure {

@@ -12,16 +12,16 @@ import { fitView, viewTransform, type Size } from '@/sketch/view';
 import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
 import { HomeLine, homeDrawing } from './home-line';
-import { arrowsBox, arrowsFoot, NorthArrows } from './north-arrows';
+import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
 import { Names } from './names';
 import { Preview, SelectedLeg, Walked } from './route';
-import { ScaleBar, scaleBox } from './scale-bar';
+import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
 import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
 import { SketchTools, ZOOM_STEP } from './sketch-tools';
 import { Uncertainty } from './uncertainty';
-import { useView, type ViewControls } from './use-view';
+import { useView, type ViewControls } from '@/views/shared/sketch/use-view';
 
 const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCloud), {
   ssr: false,

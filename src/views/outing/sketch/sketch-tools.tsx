@@ -9,7 +9,7 @@ import { ToolButton } from '@/ui/controls/tool-button';
 import { WORDS } from '../words';
 import type { SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
-import type { ViewControls } from './use-view';
+import type { ViewControls } from '@/views/shared/sketch/use-view';
 
 export const ZOOM_STEP = 1.5;
 

@@ -5,7 +5,7 @@ import type { Degrees } from '@/core/units/units';
 import type { Box } from '@/sketch/labels';
 import { scenePoints, type Scene } from '@/sketch/scene';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
-import styles from './sketch-pane.module.css';
+import styles from './furniture.module.css';
 
 const LENGTH = 74;
 const LINE_HEIGHT = 16;

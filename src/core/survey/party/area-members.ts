@@ -1,0 +1,69 @@
+import type { Area, AreaStation } from '../../model/area';
+import { nameKey } from '../../readings/name';
+import { stationName, stationNamed, type Solution } from '../solution';
+import type { Member } from './party';
+import { stationsOfOneName, type StationRef } from './stations';
+
+/** The outings of an area that are there and can be solved, in the order of the area. */
+export interface AreaMembers {
+  readonly ids: readonly string[];
+  readonly members: readonly Member[];
+  /** The stations that are one, as far as they are still there. */
+  readonly same: readonly (readonly StationRef[])[];
+  /** Stations that the area names and that no outing has any more. */
+  readonly lost: readonly AreaStation[];
+}
+
+/** The members of an area, by the solutions of its outings. */
+export function areaMembers(
+  { outings, same }: Area,
+  solutions: ReadonlyMap<string, Solution>,
+): AreaMembers {
+  const ids = outings.filter((id) => solutions.has(id));
+  const members = ids.map((id): Member => {
+    const solution = solutions.get(id)!;
+    return { solution, by: solution.outing.by ?? '' };
+  });
+  const lost: AreaStation[] = [];
+  const refs = same.map(({ stations }) =>
+    stations.flatMap((named): StationRef[] => {
+      const outing = ids.indexOf(named.outing);
+      if (outing < 0) return [];
+      const station = stationNamed(members[outing]!.solution, named.station);
+      if (station !== undefined) return [{ outing, station }];
+      lost.push(named);
+      return [];
+    }),
+  );
+  return { ids, members, same: refs.filter((each) => each.length > 1), lost };
+}
+
+/** A station as an area names it. */
+export const areaStationOf = (
+  { ids, members }: Pick<AreaMembers, 'ids' | 'members'>,
+  { outing, station }: StationRef,
+): AreaStation => ({
+  outing: ids[outing]!,
+  station: stationName(members[outing]!.solution, station),
+});
+
+const keyOf = ({ outing, station }: AreaStation) => `${outing} ${nameKey(station)}`;
+
+/** True where all of these stations stand together in one of the groups. */
+export const standTogether = (
+  groups: readonly { readonly stations: readonly AreaStation[] }[],
+  stations: readonly AreaStation[],
+): boolean =>
+  groups.some((group) => {
+    const keys = new Set(group.stations.map(keyOf));
+    return stations.every((each) => keys.has(keyOf(each)));
+  });
+
+/** Stations of one name that nobody has said are one, or are not. */
+export function proposedByName(area: Area, found: AreaMembers): AreaStation[][] {
+  return stationsOfOneName(found.members.map(({ solution }) => solution))
+    .map((refs) => refs.map((ref) => areaStationOf(found, ref)))
+    .filter(
+      (stations) => !standTogether(area.same, stations) && !standTogether(area.apart, stations),
+    );
+}

@@ -1,0 +1,29 @@
+import { ellipse, type Ellipse } from '../../core/errors/ellipse';
+import type { Position } from '../../core/readings/position';
+import { nameOf } from '../../core/survey/party/party';
+import { covarianceBetween, type Survey } from '../../core/survey/party/survey';
+import { positionOfStation } from '../../core/survey/positions';
+import type { PlanePoint } from '../../core/units/plane';
+import { visibleText } from '../../core/units/visible';
+
+/** A place of an area, as every format and the printed list have it. */
+export interface AreaPoint extends PlanePoint {
+  readonly name: string;
+  /** The outings that have it as a station. */
+  readonly outings: readonly string[];
+  /** At 95 %, against the origin. */
+  readonly ellipse: Ellipse;
+  readonly position: Position | null;
+}
+
+/** The places of an area, the origin first. */
+export const areaPoints = (survey: Survey): AreaPoint[] =>
+  survey.party.nodes.all.map(({ name, stations }, node) => ({
+    name: visibleText(name),
+    outings: [...new Set(stations.map(({ outing }) => outing))].map((outing) =>
+      visibleText(nameOf(survey.party, outing)),
+    ),
+    ...survey.places.at(node),
+    ellipse: ellipse(covarianceBetween(survey.places, 0, node)),
+    position: positionOfStation(survey.places, node),
+  }));

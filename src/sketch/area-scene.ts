@@ -1,0 +1,73 @@
+import { visibleText } from '@/core/units/visible';
+import { besideLeg } from '@/core/survey/beside-leg';
+import { walkLog } from '@/core/survey/log-walk';
+import { givenName } from '@/core/survey/party/stations';
+import type { Survey } from '@/core/survey/party/survey';
+import { lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
+import type { Mark, Scene, SceneLeg, SceneOuting } from './scene';
+
+/** Names that an area sketch bears; the list of points has the others. */
+const MOST_MARKS = 200;
+
+/** The scene of a survey: each outing's legs between the places of its stations. */
+export function areaScene(survey: Survey, hidden: ReadonlySet<number>): Scene {
+  const { members } = survey.party;
+  const named = namesOf(survey);
+  return {
+    outings: members.map((_, outing) =>
+      hidden.has(outing) ? NOTHING : sceneOuting(survey, outing, outing === 0 ? named : []),
+    ),
+  };
+}
+
+const NOTHING: SceneOuting = { legs: [], stations: [], sightings: [], marks: [] };
+
+function sceneOuting(survey: Survey, outing: number, names: readonly Mark[]): SceneOuting {
+  const { party, places } = survey;
+  const { solution } = party.members[outing]!;
+  const at = (station: number) => places.at(party.nodes.of({ outing, station }));
+  const legs = Array.from(solution.legs, (leg): SceneLeg => ({
+    number: leg.number,
+    from: at(leg.from),
+    to: at(leg.to),
+    onWay: true,
+  }));
+  const seen: Mark[] = [];
+  for (const { entry, index, leg } of walkLog(solution)) {
+    if (!leg || entry.kind !== 'at') continue;
+    const placed = { ...leg, start: at(leg.from), end: at(leg.to) };
+    const point = besideLeg(placed, entry);
+    const text = visibleText(entry.what);
+    seen.push({ key: `${outing} a${index}`, kind: 'seen', text, feature: entry.thing, ...point });
+  }
+  return {
+    legs,
+    stations: solution.places.stations().map(at),
+    sightings: [],
+    marks: [...names, ...seen].slice(0, MOST_MARKS),
+  };
+}
+
+/** The names of places; the origin is the start. */
+function namesOf({ party, places }: Survey): Mark[] {
+  return party.nodes.all.flatMap(({ name, stations }, node): Mark[] => {
+    const isNamed = stations.some(
+      ({ outing, station }) => givenName(party.members[outing]!.solution, station) !== null,
+    );
+    if (!isNamed && node !== 0) return [];
+    const kind = node === 0 ? 'start' : 'station';
+    return [{ key: `n${node}`, kind, text: visibleText(name), ...places.at(node) }];
+  });
+}
+
+/** Where the number of an outing stands: in the middle of its longest leg. */
+export function labelPoint({ legs }: SceneOuting): PlanePoint | null {
+  let [best, most] = [null as PlanePoint | null, 0];
+  for (const { from, to } of legs) {
+    const metres = lengthOf(vectorBetween(from, to));
+    if (metres <= most) continue;
+    most = metres;
+    best = { east: (from.east + to.east) / 2, north: (from.north + to.north) / 2 };
+  }
+  return best;
+}

@@ -1,0 +1,37 @@
+'use client';
+import { useSearchParams } from 'next/navigation';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { PressButton } from '@/ui/controls/press-button';
+import { PlainPage } from '@/views/shared/page/plain-page';
+import { AreaPage } from './area-page';
+import { NewArea } from './new-area';
+import { useArea } from './use-area';
+import { WORDS } from './words';
+
+/** The area of the address; without one, a new area is made. */
+export function AreaView() {
+  const id = useSearchParams().get('id');
+  return id === null ? <NewArea /> : <OneArea id={id} />;
+}
+
+function OneArea({ id }: { id: string }) {
+  const opening = useArea(id);
+  switch (opening.status) {
+    case 'ready':
+      return <AreaPage open={opening.open} />;
+    case 'failed':
+      return <PlainPage words={STORE_MESSAGES[opening.fault]} alert />;
+    case 'missing':
+      return <PlainPage words={WORDS.missing} />;
+    case 'discarded':
+      return (
+        <PlainPage words={WORDS.removed}>
+          <PressButton onClick={() => void opening.recover()}>{WORDS.restore}</PressButton>
+        </PlainPage>
+      );
+    case 'damaged':
+      return <PlainPage words={WORDS.damaged} alert />;
+    case 'loading':
+      return <PlainPage words={WORDS.loading} />;
+  }
+}

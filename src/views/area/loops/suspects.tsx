@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import { correctEntry } from '@/core/edit/ink';
+import { writeBearing } from '@/core/readings/bearing';
+import { writeDistance } from '@/core/readings/distance';
+import { nameOf } from '@/core/survey/party/party';
+import type { Survey } from '@/core/survey/party/survey';
+import type { Suspect } from '@/core/survey/party/suspects';
+import { visibleText } from '@/core/units/visible';
+import { OutingSession, type Outcome } from '@/store/outing-session';
+import { PressButton } from '@/ui/controls/press-button';
+import { browserDatabase } from '@/views/shared/data/browser-store';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import { loadEarthModels } from '@/views/shared/data/use-earth-models';
+import page from '@/views/shared/page/page.module.css';
+import { Section } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import styles from '../area.module.css';
+import type { OpenArea } from '../use-area';
+import { WORDS } from '../words';
+
+/** A single loop is told as one of so many; what is less likely than this is not said. */
+const MOST_SHOWN = 3;
+const LEAST_SHOWN = 0.01;
+
+/** A correction that was made here. */
+interface Corrected {
+  readonly outing: string;
+  readonly words: string;
+}
+
+interface Props {
+  open: OpenArea;
+  survey: Survey;
+  suspects: readonly Suspect[];
+}
+
+/** The reading that disagrees: what it may have been, and its correction, in ink. */
+export function Suspects({ open, survey, suspects }: Props) {
+  const [corrected, setCorrected] = useState<Corrected | null>(null);
+  const [message, setMessage] = useState<string | null>(null);
+  const { found } = open.answer;
+  const shown = suspects
+    .slice(0, MOST_SHOWN)
+    .filter(({ probability }, index) => index === 0 || probability >= LEAST_SHOWN);
+  const finish = (outcome: Outcome, done: Corrected | null) => {
+    const wrong = outcomeMessage(outcome);
+    setMessage(wrong);
+    if (wrong === null) setCorrected(done);
+  };
+  const correct = async ({ source, instead, message: says }: Suspect) => {
+    const { solution } = survey.party.members[source.outing]!;
+    const seen = solution.outing.entries[source.entry];
+    if (!seen || !instead.suggested) return;
+    const outing = found.ids[source.outing]!;
+    const strike = { at: new Date().toISOString(), reason: WORDS.reason(says) };
+    const command = correctEntry(source.entry, seen, instead.suggested, strike);
+    const session = new OutingSession(browserDatabase(), outing);
+    const words = WORDS.corrected(source.leg ?? 0, visibleText(nameOf(found, source.outing)));
+    finish(await session.run(command, await loadEarthModels()), { outing, words });
+  };
+  const takeBack = async ({ outing }: Corrected) =>
+    finish(await new OutingSession(browserDatabase(), outing).undo(), null);
+  if (suspects.length === 0 && !corrected && !message) return null;
+  return (
+    <Section id="area-suspects" title={WORDS.disagrees}>
+      {message && <p role="alert">{message}</p>}
+      {corrected && (
+        <p role="status">
+          {corrected.words}{' '}
+          <PressButton look="plain" onClick={() => void takeBack(corrected)}>
+            {WORDS.undoIt}
+          </PressButton>
+        </p>
+      )}
+      {shown.length > 0 && <p className={page.warning}>{WORDS.oneOf(shown.length)}</p>}
+      <ol className={styles.rows} data-testid="suspects">
+        {shown.map((suspect) => (
+          <SuspectRow
+            key={`${suspect.source.outing} ${suspect.source.entry} ${suspect.slip} ${suspect.message}`}
+            suspect={suspect}
+            outing={found.ids[suspect.source.outing]!}
+            onCorrect={() => void correct(suspect)}
+          />
+        ))}
+      </ol>
+    </Section>
+  );
+}
+
+interface RowProps {
+  suspect: Suspect;
+  outing: string;
+  onCorrect: () => void;
+}
+
+function SuspectRow({ suspect, outing, onCorrect }: RowProps) {
+  const { message, probability, metresLeft, lookAt, instead } = suspect;
+  const leg = instead.suggested;
+  return (
+    <li className={styles.suspect}>
+      <p>
+        <strong>{WORDS.probability(probability)}</strong> {visibleText(message)}
+      </p>
+      <p className={styles.soft}>
+        {leg &&
+          `${WORDS.suggested(
+            `${writeBearing(leg.bearing, 'magnetic')} ${writeDistance(leg.distance)}`,
+          )} `}
+        {WORDS.left(metresLeft)}. {WORDS.lookAt(lookAt)}
+      </p>
+      <div className={page.row}>
+        {leg && <PressButton onClick={onCorrect}>{WORDS.correct}</PressButton>}
+        <PressButton look="plain" href={viewUrl('outing', outing)}>
+          {WORDS.openLog}
+        </PressButton>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,2 @@
+/** Below this chance the loops are told as unexplained. */
+export const UNEXPLAINED = 0.01;

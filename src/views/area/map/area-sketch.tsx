@@ -1,0 +1,286 @@
+'use client';
+import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
+import BorderOutlined from '@ant-design/icons-svg/es/asn/BorderOutlined';
+import DotChartOutlined from '@ant-design/icons-svg/es/asn/DotChartOutlined';
+import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
+import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
+import { ellipse } from '@/core/errors/ellipse';
+import { generalPace } from '@/core/survey/log-state';
+import { covarianceBetween, type Survey } from '@/core/survey/party/survey';
+import { areaScene, labelPoint } from '@/sketch/area-scene';
+import { gridOf } from '@/sketch/grid';
+import { placeLabels } from '@/sketch/labels';
+import { legPaths, stationsPath } from '@/sketch/paths';
+import type { Scene } from '@/sketch/scene';
+import { fitView, onScreen, viewTransform, type Pixel, type Size, type View } from '@/sketch/view';
+import { CairnStones } from '@/ui/cairn-mark';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { FeatureMark } from '@/ui/feature-mark';
+import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
+import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
+import { useView } from '@/views/shared/sketch/use-view';
+import styles from '../area.module.css';
+import type { WayEnds } from '../way-between';
+import { WORDS } from '../words';
+import { patternOf } from './line-sample';
+
+const FINGER_PIXELS = 26;
+const ZOOM_STEP = 1.5;
+const PAN_PIXELS = 60;
+
+interface Props {
+  survey: Survey;
+  hidden: ReadonlySet<number>;
+  ends: WayEnds;
+  onPick: (node: number) => void;
+}
+
+/** The map of an area: every outing by its own line, and the places that they share. */
+export function AreaSketch({ survey, hidden, ends, onPick }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [grid, setGrid] = useState(true);
+  const [sure, setSure] = useState(false);
+  const scene = useMemo(() => areaScene(survey, hidden), [survey, hidden]);
+  const toFit = useCallback((size: Size) => fitView(scene, size, null), [scene]);
+  const { view, size, zoomBy, panBy, fit } = useView(svg, toFit);
+  const onClick = (event: MouseEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
+    const node = nodeNear(survey, view, pixel);
+    if (node !== null) onPick(node);
+  };
+  const keys: Readonly<Record<string, () => void>> = {
+    '+': () => zoomBy(ZOOM_STEP),
+    '=': () => zoomBy(ZOOM_STEP),
+    '-': () => zoomBy(1 / ZOOM_STEP),
+    '0': fit,
+    ArrowLeft: () => panBy(PAN_PIXELS, 0),
+    ArrowRight: () => panBy(-PAN_PIXELS, 0),
+    ArrowUp: () => panBy(0, PAN_PIXELS),
+    ArrowDown: () => panBy(0, -PAN_PIXELS),
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const act = event.ctrlKey || event.metaKey ? undefined : keys[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+  return (
+    <div className={styles.sketchPane}>
+      <svg
+        ref={svg}
+        className={styles.sketch}
+        role="application"
+        aria-label={WORDS.sketch}
+        tabIndex={0}
+        onClick={onClick}
+        onKeyDown={onKeyDown}
+        data-testid="area-sketch"
+      >
+        {size.width > 0 && (
+          <Drawing
+            survey={survey}
+            scene={scene}
+            view={view}
+            size={size}
+            ends={ends}
+            grid={grid}
+            sure={sure}
+          />
+        )}
+      </svg>
+      <Tools zoomBy={zoomBy} fit={fit} grid={grid} onGrid={setGrid} sure={sure} onSure={setSure} />
+    </div>
+  );
+}
+
+interface ToolsProps {
+  zoomBy: (factor: number) => void;
+  fit: () => void;
+  grid: boolean;
+  onGrid: (shown: boolean) => void;
+  sure: boolean;
+  onSure: (shown: boolean) => void;
+}
+
+/** Below the map, never on it. */
+function Tools({ zoomBy, fit, grid, onGrid, sure, onSure }: ToolsProps) {
+  return (
+    <div className={styles.tools} role="toolbar" aria-label={WORDS.tools}>
+      <ToolButton icon={ZoomInOutlined} label={WORDS.zoomIn} onClick={() => zoomBy(ZOOM_STEP)} />
+      <ToolButton
+        icon={ZoomOutOutlined}
+        label={WORDS.zoomOut}
+        onClick={() => zoomBy(1 / ZOOM_STEP)}
+      />
+      <ToolButton icon={CompressOutlined} label={WORDS.fit} onClick={fit} />
+      <ToolButton
+        icon={BorderOutlined}
+        label={WORDS.grid}
+        pressed={grid}
+        onClick={() => onGrid(!grid)}
+      />
+      <ToolButton
+        icon={DotChartOutlined}
+        label={WORDS.ellipses}
+        pressed={sure}
+        onClick={() => onSure(!sure)}
+      />
+    </div>
+  );
+}
+
+/** The place nearest to a pixel, within reach of a finger. */
+function nodeNear({ places }: Survey, view: View, pixel: Pixel): number | null {
+  let [best, least]: [number | null, number] = [null, FINGER_PIXELS];
+  for (const node of places.stations()) {
+    const { x, y } = onScreen(view, places.at(node));
+    const distance = Math.hypot(x - pixel.x, y - pixel.y);
+    if (distance < least) [best, least] = [node, distance];
+  }
+  return best;
+}
+
+interface DrawingProps {
+  survey: Survey;
+  scene: Scene;
+  view: View;
+  size: Size;
+  ends: WayEnds;
+  grid: boolean;
+  sure: boolean;
+}
+
+function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) {
+  const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
+  const lines = useMemo(() => gridOf(view, size), [view, size]);
+  const first = survey.party.members[0]!.solution;
+  return (
+    <>
+      <g transform={viewTransform(view)}>
+        {grid && <path className={styles.gridLines} d={lines.path} data-testid="grid" />}
+      </g>
+      {sure && <Ellipses survey={survey} view={view} />}
+      <g transform={viewTransform(view)} data-testid="area-legs">
+        {scene.outings.map((outing, index) => (
+          <path
+            key={index}
+            className={styles.leg}
+            strokeDasharray={patternOf(index)}
+            d={legPaths({ outings: [outing] }).way}
+            data-outing={index}
+          />
+        ))}
+        <path className={styles.stationRim} d={stationsPath(scene)} />
+        <path className={styles.stationDot} d={stationsPath(scene)} />
+      </g>
+      <WayLine survey={survey} view={view} ends={ends} />
+      <Badges scene={scene} view={view} />
+      <Names scene={scene} view={view} size={size} foot={foot} />
+      <NorthArrows norths={survey.places.frame.norths} foot={foot} up={view.turn} />
+      <ScaleBar
+        view={view}
+        height={size.height}
+        paceMetres={generalPace(first.end)}
+        gridMetres={grid ? lines.stepMetres : null}
+      />
+    </>
+  );
+}
+
+/** How sure each place is, against the origin. */
+function Ellipses({ survey, view }: { survey: Survey; view: View }) {
+  const { places } = survey;
+  return places.stations().map((node) => {
+    const { x, y } = onScreen(view, places.at(node));
+    const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(
+      covarianceBetween(places, 0, node),
+    );
+    return (
+      <ellipse
+        key={node}
+        className={styles.ellipse}
+        rx={semiMajorMetres * view.k}
+        ry={semiMinorMetres * view.k}
+        transform={`translate(${x} ${y}) rotate(${azimuthDegrees - view.turn - 90})`}
+        data-testid="ellipse"
+      />
+    );
+  });
+}
+
+/** The two places that were chosen, and the straight way between them. */
+function WayLine({ survey, view, ends }: Pick<DrawingProps, 'survey' | 'view' | 'ends'>) {
+  const at = (node: number | null) =>
+    node === null ? null : onScreen(view, survey.places.at(node));
+  const [from, to] = [at(ends.from), at(ends.to)];
+  return (
+    <g className={styles.way}>
+      {from && to && <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />}
+      {[from, to].map((end, index) => end && <circle key={index} cx={end.x} cy={end.y} r="11" />)}
+    </g>
+  );
+}
+
+/** The number of each outing on its longest leg. */
+const Badges = ({ scene, view }: Pick<DrawingProps, 'scene' | 'view'>) =>
+  scene.outings.map((outing, index) => {
+    const point = labelPoint(outing);
+    if (!point) return null;
+    const { x, y } = onScreen(view, point);
+    return (
+      <g key={index} transform={`translate(${x} ${y})`}>
+        <circle className={styles.badge} r="10" />
+        <text className={styles.badgeText} y="4.5" textAnchor="middle">
+          {index + 1}
+        </text>
+      </g>
+    );
+  });
+
+function Names({
+  scene,
+  view,
+  size,
+  foot,
+}: Pick<DrawingProps, 'scene' | 'view' | 'size'> & { foot: Pixel }) {
+  const marks = useMemo(() => scene.outings.flatMap((outing) => outing.marks), [scene]);
+  const labels = useMemo(() => {
+    const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
+    const badges = scene.outings.flatMap((outing) => {
+      const point = labelPoint(outing);
+      if (!point) return [];
+      const { x, y } = onScreen(view, point);
+      return [{ left: x - 12, right: x + 12, top: y - 12, bottom: y + 12 }];
+    });
+    const boxes = [arrowsBox(foot), scaleBox(size.height), ...badges];
+    return placeLabels(scene, view, { lines: [], boxes }, sheet);
+  }, [scene, view, size, foot]);
+  return (
+    <g>
+      {marks.map((mark) => {
+        const { x, y } = onScreen(view, mark);
+        if (mark.kind === 'start') {
+          return (
+            <g key={mark.key} className={styles.start} transform={`translate(${x} ${y + 4})`}>
+              <CairnStones />
+            </g>
+          );
+        }
+        return (
+          mark.kind === 'seen' && (
+            <g key={mark.key} className={styles.seenMark} transform={`translate(${x} ${y})`}>
+              <FeatureMark kind={mark.feature} />
+            </g>
+          )
+        );
+      })}
+      {labels.map(({ mark, x, y }) => (
+        <text key={mark.key} className={styles[mark.kind]} x={x} y={y}>
+          {mark.text}
+        </text>
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,61 @@
+import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
+import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
+import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
+import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
+import { useState } from 'react';
+import { AREA_FORMATS } from '@/formats/area';
+import type { AreaFormat } from '@/formats/area/area-format';
+import { fileName } from '@/formats/zip';
+import { PressButton } from '@/ui/controls/press-button';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { save } from '@/views/shared/data/save-file';
+import styles from '../area.module.css';
+import type { OpenArea } from '../use-area';
+import { WORDS } from '../words';
+
+/** What is done with the area as a whole: undo, print, export, delete. */
+export function AreaTools({ open }: { open: OpenArea }) {
+  const { area, state, answer, actions } = open;
+  const [fault, setFault] = useState<string | null>(null);
+  const exportAs = (format: AreaFormat) => {
+    if (!answer.joined.ok) return;
+    const writtenAt = new Date().toISOString();
+    const made = format.write({ name: area.name, writtenAt, survey: answer.joined.survey });
+    setFault(made.ok ? null : made.fault);
+    if (!made.ok) return;
+    const content = new Blob([made.value], { type: `${format.mediaType};charset=utf-8` });
+    void save(`${fileName(area.name || WORDS.untitled)}${format.fileEnding}`, content);
+  };
+  return (
+    <div className={styles.areaTools}>
+      <div className={styles.tools}>
+        <ToolButton
+          icon={UndoOutlined}
+          label={WORDS.undo}
+          disabled={state.undoable.length === 0}
+          onClick={() => void actions.undo()}
+        />
+        <ToolButton
+          icon={RedoOutlined}
+          label={WORDS.redo}
+          disabled={state.redoable.length === 0}
+          onClick={() => void actions.redo()}
+        />
+        <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
+        {answer.joined.ok &&
+          AREA_FORMATS.map((format) => (
+            <PressButton key={format.name} onClick={() => exportAs(format)}>
+              {WORDS[format.name]}
+            </PressButton>
+          ))}
+        <ToolButton
+          icon={DeleteOutlined}
+          label={WORDS.remove}
+          plain
+          onClick={() => void actions.discard()}
+        />
+      </div>
+      {fault && <p role="alert">{fault}</p>}
+    </div>
+  );
+}

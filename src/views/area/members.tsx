@@ -1,0 +1,89 @@
+import { Checkbox, Select } from 'antd';
+import { visibleText } from '@/core/units/visible';
+import { PressButton } from '@/ui/controls/press-button';
+import { Section } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import styles from './area.module.css';
+import { LineSample } from './map/line-sample';
+import type { OpenArea } from './use-area';
+import { WORDS } from './words';
+
+interface Props {
+  open: OpenArea;
+  hidden: ReadonlySet<number>;
+  onHidden: (hidden: ReadonlySet<number>) => void;
+}
+
+/** The outings of the area: whose, how they are drawn, and whether. */
+export function Members({ open, hidden, onHidden }: Props) {
+  const { absent, answer, actions } = open;
+  const { ids, members } = answer.found;
+  const show = (outing: number, isShown: boolean) => {
+    const next = new Set(hidden);
+    if (isShown) next.delete(outing);
+    else next.add(outing);
+    onHidden(next);
+  };
+  return (
+    <Section id="area-outings" title={WORDS.outings}>
+      <ul className={styles.rows}>
+        {members.map(({ solution, by }, outing) => {
+          const id = ids[outing]!;
+          const name = visibleText(solution.outing.name) || WORDS.untitled;
+          return (
+            <li key={id} className={styles.member}>
+              <Checkbox
+                checked={!hidden.has(outing)}
+                onChange={({ target }) => show(outing, target.checked)}
+                aria-label={WORDS.show(name)}
+              />
+              <LineSample outing={outing} />
+              <span className={styles.grow}>
+                <a href={viewUrl('outing', id)}>{name}</a>
+                <span className={styles.soft}>
+                  {by && ` ${WORDS.byWhom(visibleText(by))}`} · {WORDS.legs(solution.legs.count)}
+                </span>
+              </span>
+              <PressButton
+                look="plain"
+                aria-label={WORDS.leaveAbout(name)}
+                onClick={() =>
+                  void actions.change((before) => ({
+                    ...before,
+                    outings: before.outings.filter((each) => each !== id),
+                  }))
+                }
+              >
+                {WORDS.leave}
+              </PressButton>
+            </li>
+          );
+        })}
+      </ul>
+      {absent.length > 0 && <p className={styles.soft}>{WORDS.absent(absent.length)}</p>}
+      <AddOuting open={open} />
+    </Section>
+  );
+}
+
+/** One more of the outings of this device. */
+function AddOuting({ open: { area, outings, actions } }: Pick<Props, 'open'>) {
+  const others = outings.filter(({ id }) => !area.outings.includes(id));
+  if (others.length === 0) return null;
+  return (
+    <Select
+      className={styles.select}
+      aria-label={WORDS.addOuting}
+      placeholder={WORDS.addOuting}
+      value={null}
+      options={others.map(({ id, name }) => ({
+        value: id,
+        label: visibleText(name) || WORDS.untitled,
+      }))}
+      onChange={(id: string | null) =>
+        id !== null &&
+        void actions.change((before) => ({ ...before, outings: [...before.outings, id] }))
+      }
+    />
+  );
+}

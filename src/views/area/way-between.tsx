@@ -1,0 +1,162 @@
+import { Select } from 'antd';
+import { useMemo, useState } from 'react';
+import { areaWay, walkedWay } from '@/core/navigation/area-way';
+import { compassPointWords, NORTH_WORDS, pacesWords } from '@/core/entries/describe';
+import { shownBearing } from '@/core/north/norths';
+import { nameOf } from '@/core/survey/party/party';
+import { northShown } from '@/core/survey/solution';
+import type { Survey } from '@/core/survey/party/survey';
+import { bearingText, distanceText } from '@/core/units/shown';
+import { visibleText } from '@/core/units/visible';
+import { PressButton } from '@/ui/controls/press-button';
+import page from '@/views/shared/page/page.module.css';
+import { Section } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import styles from './area.module.css';
+import { startFrom } from './start-from';
+import type { OpenArea } from './use-area';
+import { WORDS } from './words';
+
+/** The two places that a way is asked for. */
+export interface WayEnds {
+  readonly from: number | null;
+  readonly to: number | null;
+}
+
+interface Props {
+  open: OpenArea;
+  survey: Survey;
+  ends: WayEnds;
+  onEnds: (ends: WayEnds) => void;
+}
+
+/** The way between any two places, whoever found them: straight, and over legs that were walked. */
+export function WayBetween({ open, survey, ends, onEnds }: Props) {
+  const { party } = survey;
+  const [chosen, setWalker] = useState(0);
+  const walker = Math.min(chosen, party.members.length - 1);
+  const places = party.nodes.all.map(({ name, stations }, node) => ({
+    value: node,
+    label:
+      /^\d+$/.test(name) && stations[0]
+        ? `${name} (${visibleText(nameOf(party, stations[0].outing))})`
+        : visibleText(name),
+  }));
+  const choice = (end: keyof WayEnds, label: string) => (
+    <label className={styles.end}>
+      <span>{label}</span>
+      <Select
+        className={styles.select}
+        aria-label={label}
+        showSearch={{ optionFilterProp: 'label' }}
+        value={ends[end]}
+        options={places}
+        onChange={(node: number | null) => onEnds({ ...ends, [end]: node })}
+      />
+    </label>
+  );
+  const { from, to } = ends;
+  return (
+    <Section id="area-way" title={WORDS.way}>
+      <div className={styles.ends}>
+        {choice('from', WORDS.from)}
+        {choice('to', WORDS.to)}
+      </div>
+      <WalkerChoice survey={survey} walker={walker} onWalker={setWalker} />
+      {from === null || to === null || from === to ? (
+        <p className={styles.soft}>{WORDS.choose}</p>
+      ) : (
+        <Ways survey={survey} from={from} to={to} walker={walker} />
+      )}
+      {from !== null && (
+        <PressButton
+          onClick={async () => {
+            const id = await startFrom(open, survey, from, walker);
+            if (id !== null) location.assign(viewUrl('outing', id));
+          }}
+        >
+          {WORDS.startHere(visibleText(party.nodes.all[from]!.name))}
+        </PressButton>
+      )}
+    </Section>
+  );
+}
+
+interface WalkerProps {
+  survey: Survey;
+  walker: number;
+  onWalker: (walker: number) => void;
+}
+
+/** Whose compass and pace the way is for. */
+function WalkerChoice({ survey: { party }, walker, onWalker }: WalkerProps) {
+  if (party.members.length < 2) return null;
+  return (
+    <label className={styles.end}>
+      <span>{WORDS.walker}</span>
+      <Select
+        className={styles.select}
+        aria-label={WORDS.walker}
+        value={walker}
+        options={party.members.map((_, outing) => ({
+          value: outing,
+          label: visibleText(nameOf(party, outing)),
+        }))}
+        onChange={onWalker}
+      />
+    </label>
+  );
+}
+
+interface WaysProps {
+  survey: Survey;
+  from: number;
+  to: number;
+  walker: number;
+}
+
+function Ways({ survey, from, to, walker }: WaysProps) {
+  const walked = useMemo(() => walkedWay(survey, from, to), [survey, from, to]);
+  const stretches = walked?.nodes.slice(1).map((node, i) => [walked.nodes[i]!, node] as const);
+  const straight = areaWay(survey, walker, from, to);
+  return (
+    <div data-testid="area-ways">
+      <h3>{WORDS.straight}</h3>
+      <p className={styles.answer} data-testid="straight">
+        <WayWords survey={survey} from={from} to={to} walker={walker} />,{' '}
+        {WORDS.within(straight.within95Metres)}
+      </p>
+      <p className={styles.soft}>{WORDS.straightCaution}</p>
+      <h3>{WORDS.alongLegs}</h3>
+      {walked && stretches ? (
+        <>
+          <p>{WORDS.stretches(walked.metres, stretches.length)}</p>
+          <ol className={styles.rows} data-testid="walked">
+            {stretches.map(([a, b]) => (
+              <li key={`${a} ${b}`}>
+                {visibleText(survey.party.nodes.all[b]!.name)}:{' '}
+                <WayWords survey={survey} from={a} to={b} walker={walker} />
+              </li>
+            ))}
+          </ol>
+        </>
+      ) : (
+        <p className={page.soft}>{WORDS.noWalked}</p>
+      )}
+    </div>
+  );
+}
+
+function WayWords({ survey, from, to, walker }: WaysProps) {
+  const way = areaWay(survey, walker, from, to);
+  const { solution } = survey.party.members[walker]!;
+  const { degrees, north } = shownBearing(way.bearing, northShown(solution));
+  return (
+    <>
+      <strong className={styles.figures}>{bearingText(degrees)}</strong> {NORTH_WORDS[north]},{' '}
+      <strong className={styles.figures}>{distanceText(way.distanceMetres)}</strong>
+      {way.paces !== null && `, ${pacesWords(Math.round(way.paces))}`},{' '}
+      {compassPointWords(way.compassPoint)}
+    </>
+  );
+}

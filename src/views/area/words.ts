@@ -1,0 +1,136 @@
+import { plural } from '@/core/entries/describe';
+import type { Method } from '@/core/model/area';
+import type { SourceId } from '@/core/errors/sources/source';
+import { distanceText, lengthText, uncertaintyText } from '@/core/units/shown';
+import type { Metres } from '@/core/units/units';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+
+const METHOD_WORDS: Readonly<Record<Method, readonly [string, string]>> = {
+  'as-walked': ['As walked', 'Nothing is adjusted: each place lies where it was first come to.'],
+  'compass-rule': ['Compass rule', 'Each misclosure is shared out by the length of the legs.'],
+  'least-squares': [
+    'Least squares',
+    'Each reading gives way as far as it is unsure, and what a compass or a stride has in all ' +
+      'legs is estimated.',
+  ],
+};
+
+const ESTIMATES: Readonly<Partial<Record<SourceId, string>>> = {
+  compass: 'Compass',
+  declination: 'Declination',
+  'pace-length': 'Pace length',
+  speed: 'Speed',
+  'slope-reader': 'Slopes',
+};
+
+/** The words of an area. */
+export const WORDS = {
+  loading: 'Opening the area…',
+  missing: 'There is no such area on this device.',
+  damaged: 'This area can’t be read to its end. Its outings are safe.',
+  untitled: SHARED_WORDS.untitled,
+  name: 'Name of the area',
+  outings: 'Outings',
+  person: (by: string | undefined) => by ?? '',
+  legs: (count: number) => plural(count, 'leg', 'legs'),
+  show: (name: string) => `Show ${name}`,
+  absent: (count: number) =>
+    `${plural(count, 'outing', 'outings')} of this area can’t be shown: deleted, or with an error.`,
+  addOuting: 'Add an outing',
+  leave: 'Take out',
+  leaveAbout: (name: string) => `Take out: ${name}`,
+  onePlace: 'One place?',
+  onePlaceWhy:
+    'Stations are joined only where you say that they are one. A name alone can be two places.',
+  sameName: (name: string, outings: string) => `${name}: in ${outings}`,
+  near: (one: string, other: string, metres: Metres) =>
+    `${one} and ${other} lie ${lengthText(metres)} apart`,
+  same: 'One place',
+  sameAll: 'All of these are one place each',
+  apart: 'Not the same',
+  joined: 'Joined places',
+  split: 'Split again',
+  lost: (names: string) => `No longer in their outings: ${names}.`,
+  method: 'Method',
+  methods: METHOD_WORDS,
+  loops: 'Loops',
+  noLoops: 'No loop yet. What is walked to a known place from another side closes one.',
+  closure: (station: string, outing: string) => `Back at ${station}, ${outing}`,
+  misclosure: 'Misclosure as walked',
+  ofWalked: 'of the distance walked',
+  fits: (p: number) =>
+    `The loops close as well as compass and pace explain (chance ${chance(p)} of as much).`,
+  unexplained: (p: number) =>
+    `The loops do not close: compass and pace explain this in ${chance(p)} of surveys. ` +
+    'Look for a blunder.',
+  disagrees: 'The reading that disagrees',
+  oneOf: (count: number) =>
+    `${count === 1 ? 'One reading explains it.' : 'Probably one of these.'} Look at the ground, ` +
+    'or in the log, before you correct anything. Until then the map is bent by it.',
+  lookAt: (what: string) => `Look at ${what}.`,
+  probability: (share: number) =>
+    share > 0.99 ? 'Over 99 %:' : share < 0.01 ? 'Under 1 %:' : `${Math.round(100 * share)} %:`,
+  left: (metres: Metres) => `Misclosure then: ${lengthText(metres)}`,
+  suggested: (text: string) => `It would read ${text}.`,
+  correct: 'Correct in the log',
+  openLog: 'Open the log',
+  corrected: (leg: number, outing: string) =>
+    `Leg ${leg} of ${outing} was corrected; what was there is struck out above it.`,
+  undoIt: 'Undo it',
+  reason: (slip: string) => `Area: ${slip}`,
+  estimates: 'What the loops tell of compass and pace',
+  noEstimates: 'Told once the loops close: a blunder would be taken for a wrong compass or stride.',
+  estimate: (source: SourceId, about: string, who: string) =>
+    `${ESTIMATES[source] ?? source}${about ? ` (${about})` : ''}${who ? `, ${who}` : ''}`,
+  unchecked: (legs: string) => `Checked by nothing: ${legs}. A back bearing or a loop would.`,
+  way: 'Way between two places',
+  from: 'From',
+  to: 'To',
+  walker: 'With the compass and the pace of',
+  choose: 'Choose two places here, or press them on the sketch.',
+  straight: 'Straight',
+  straightCaution: 'Over ground that nobody may have walked: mind cliffs and water.',
+  alongLegs: 'Along legs that were walked',
+  stretches: (metres: Metres, count: number) =>
+    `${distanceText(metres)}, ${plural(count, 'leg', 'legs')}`,
+  noWalked: 'No walked legs lead there.',
+  within: (metres: Metres) => `within ${uncertaintyText(metres)} (95 %)`,
+  startHere: (name: string) => `Start an outing from ${name}`,
+  startedFrom: (name: string) => `From ${name}`,
+  ellipses: 'Uncertainty',
+  fit: 'Fit',
+  zoomIn: 'Zoom in',
+  zoomOut: 'Zoom out',
+  grid: 'Grid',
+  tools: 'The map',
+  sketch: 'Map of the area. Drag to move, + and − to zoom, 0 to fit. Press a place to choose it.',
+  print: 'Print',
+  points: 'Points',
+  east: 'East',
+  north: 'North',
+  sure: 'Within (95 %)',
+  position: 'Position',
+  export: 'Export',
+  csv: 'Points (CSV)',
+  geojson: 'Map (GeoJSON)',
+  gpx: 'Map (GPX)',
+  undo: 'Undo',
+  redo: 'Redo',
+  remove: 'Delete the area',
+  removed: 'This area was deleted. Its outings are still there.',
+  restore: 'Restore it',
+  newArea: 'Join outings in an area',
+  newAreaWhy:
+    'One map of what several people walked from one place, or you on several days. Choose the ' +
+    'outings; their readings stay as they are.',
+  make: 'Make the area',
+  chooseTwo: 'Choose at least two outings.',
+  byWhom: (by: string) => `by ${by}`,
+  yourOwn: 'your own',
+  notJoined: 'These outings are not joined yet. Say below which of their stations are one.',
+} as const;
+
+function chance(p: number): string {
+  if (p < 0.001) return 'less than 0.1 %';
+  return `${(100 * p).toFixed(p < 0.1 ? 1 : 0)} %`;
+}
