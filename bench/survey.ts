@@ -3,7 +3,7 @@ import { readLog } from '../src/core/log-text/read-log';
 import { adjustNetwork, orderOf } from '../src/core/survey/network/adjust';
 import type { Network, NetworkLine } from '../src/core/survey/network/readings';
 import { joinOutings } from '../src/core/survey/party/party';
-import { suspects } from '../src/core/survey/party/suspects';
+import { suspects } from '../src/core/survey/blunder/suspects';
 import { survey } from '../src/core/survey/party/survey';
 
 /**

@@ -1,6 +1,6 @@
 import { isVisible } from '../core/units/visible';
 import type * as z from 'zod/mini';
-import { logbookSchema, type Logbook } from '../core/model/logbook';
+import { LOGBOOK_VERSION, logbookSchema, type Logbook } from '../core/model/logbook';
 import type { EarthModels } from '../core/north/earth-models';
 import { solve } from '../core/survey/solve';
 import { fail, ok, type Result } from '../core/units/result';
@@ -72,10 +72,10 @@ export function parseJson(text: string): Result<unknown, FileFault[]> {
 /** A file of a later version, told as such and not by the first field that differs; else null. */
 function newerVersion(data: unknown): FileFault | null {
   const { version } = (data ?? {}) as { version?: unknown };
-  if (typeof version !== 'number' || version <= 1) return null;
+  if (typeof version !== 'number' || version <= LOGBOOK_VERSION) return null;
   const message =
     `This file was written by a newer version of Cairn Back (file version ${version}; this one ` +
-    'reads 1). Update the app, or export from there as a text log.';
+    `reads 1 to ${LOGBOOK_VERSION}). Update the app, or export from there as a text log.`;
   return fileFault(message, { path: '' });
 }
 

@@ -1,12 +1,13 @@
 import dayjs from 'dayjs';
 import { logbookOf, type Logbook } from '../core/model/logbook';
 import type { Outing } from '../core/model/outing';
+import { storedAreas } from './areas/areas';
 import type { CairnDatabase, DailyCopy } from './database';
 import { changeLogs } from './outings';
 import { paceProfiles } from './profiles';
 import { replay } from './replay';
 
-/** All outings as one logbook. A damaged one is there up to the damage, with its raw records. */
+/** All outings and areas. A damaged outing is there up to the damage, with its raw records. */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
   const outings: Outing[] = [];
   const damagedJournals: unknown[] = [];
@@ -15,8 +16,9 @@ export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<
     if (damage) damagedJournals.push(...records);
     if (state && !state.discarded) outings.push(state.outing);
   }
+  const areas = (await storedAreas(database)).map(({ area }) => area);
   return {
-    ...logbookOf(outings, now.toISOString(), await paceProfiles(database)),
+    ...logbookOf(outings, now.toISOString(), await paceProfiles(database), areas),
     ...(damagedJournals.length > 0 ? { damagedJournals } : {}),
   };
 }

@@ -25,7 +25,7 @@ export interface Mark {
   readonly changes: number;
 }
 
-/** The app's database: change logs, counts in progress, pace profiles, daily copies, snapshots, areas. */
+/** The app's database: change logs, counts, pace profiles, daily copies, snapshots, areas. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;

@@ -4,6 +4,8 @@ import { headerOf, outingSchema, type Outing } from '../core/model/outing';
 import type { PaceProfile } from '../core/model/pace-profile';
 import type { Change } from './change';
 import type { CairnDatabase } from './database';
+import { areaSchema, type Area } from '../core/model/area';
+import { importArea, withIds } from './areas/import-area';
 import { replayed } from './outings';
 import type { OutingState } from './replay';
 
@@ -24,6 +26,8 @@ export interface ImportResult {
   readonly skipped: number;
   /** Ids of those that exist now. */
   readonly ids: readonly string[];
+  /** Areas that were added. */
+  readonly areas: readonly string[];
 }
 
 async function conflictOf(
@@ -73,6 +77,7 @@ function rewriting(from: Outing, to: Outing): Operation[] {
 export interface ImportOptions {
   readonly now: Date;
   readonly newId: () => string;
+  readonly areas?: readonly Area[];
   /** Told the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
@@ -84,6 +89,8 @@ class Importer {
   skipped = 0;
   /** Those that exist now, in the order of the file. */
   readonly ids = new Set<string>();
+  /** What an outing of the file is called here, where it had to have another id. */
+  readonly renamed = new Map<string, string>();
 
   constructor(
     private readonly database: CairnDatabase,
@@ -128,7 +135,9 @@ class Importer {
   }
 
   private addCopy(outing: Outing): Promise<void> {
-    return this.add({ ...outing, id: this.newId() });
+    const id = this.newId();
+    this.renamed.set(outing.id, id);
+    return this.add({ ...outing, id });
   }
 
   private async replace(state: OutingState, outing: Outing): Promise<void> {
@@ -144,8 +153,8 @@ class Importer {
 }
 
 /**
- * Imports outings and profiles: all of them or, when anything fails, none. Durable when the promise
- * resolves. Two outings of one id in the same file are kept as two. Profiles are merged: a
+ * Imports outings, profiles and areas: all of them or, when anything fails, none. Durable when the
+ * promise resolves. Two outings of one id in the same file are kept as two. Profiles are merged: a
  * calibration that exists stays as it is.
  */
 export async function importOutings(
@@ -153,11 +162,13 @@ export async function importOutings(
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  { now, newId, onProgress }: ImportOptions,
+  { now, newId, areas = [], onProgress }: ImportOptions,
 ): Promise<ImportResult> {
   const checked = outings.map((outing) => outingSchema.parse(outing));
-  const result = { added: 0, replaced: 0, skipped: 0, ids: [] as string[] };
-  await database.transaction('rw', database.changes, database.profiles, async () => {
+  const surveys = areas.map((area) => areaSchema.parse(area));
+  const result = { added: 0, replaced: 0, skipped: 0, ids: [] as string[], areas: [] as string[] };
+  const tables = [database.changes, database.profiles, database.areas];
+  await database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
     const importer = new Importer(database, now.toISOString(), newId, before);
     for (const [index, outing] of checked.entries()) {
@@ -167,6 +178,10 @@ export async function importOutings(
     const { added, replaced, skipped, ids } = importer;
     Object.assign(result, { added, replaced, skipped, ids: [...ids] });
     for (const profile of profiles) await mergeProfile(database, profile);
+    for (const area of surveys) {
+      const id = await importArea(database, withIds(area, importer.renamed), now, newId);
+      if (id !== null) result.areas.push(id);
+    }
   });
   return result;
 }

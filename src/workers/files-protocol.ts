@@ -37,6 +37,7 @@ export interface TableHead {
 export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 'thinned'> {
   readonly outings: readonly OfferedOuting[];
   readonly profiles: number;
+  readonly areas: number;
   readonly table?: TableHead;
 }
 

@@ -3,7 +3,7 @@ import type { Network } from '@/core/survey/network/readings';
 import { compassRule } from '@/core/survey/party/survey';
 
 /**
- * A closed traverse of five sides and its adjustment by the compass rule, to the last printed digit.
+ * A closed traverse of five sides and its adjustment by the compass rule, to the last digit.
  * Source: C. D. Ghilani and P. R. Wolf, Elementary Surveying, chapter 10, examples 10.2 to 10.5
  * (from memory; the sums of departures and latitudes, 0.026 and 0.077 ft, and the balanced sides,
  * which close to zero, check it a second way).

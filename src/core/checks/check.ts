@@ -23,7 +23,8 @@ export interface Warning {
     | 'start-like-position'
     | 'near-pole'
     | 'pace-length-odd'
-    | 'misclosure-unexplained';
+    | 'misclosure-unexplained'
+    | 'blunder-likely';
   readonly at: WarningPlace;
   readonly message: string;
   /** The leg without the fault, where its neighbours tell: offered, never taken unasked. */

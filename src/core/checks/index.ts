@@ -12,6 +12,7 @@ import type { Check, Warning } from './check';
 import { expectedOtherWay } from './legs/expected-other-way';
 import { farNorthCompass } from './header/far-north-compass';
 import { groundWithoutPace } from './legs/ground-without-pace';
+import { blunderLikely } from './legs/blunder-likely';
 import { legShort } from './legs/leg-short';
 import { modelOutsideWindow } from './header/model-outside-window';
 import { paceImplausible } from './legs/pace-implausible';
@@ -36,6 +37,7 @@ const CHECKS: readonly Check[] = [
   groundWithoutPace,
   paceLengthOdd,
   misclosureUnexplained,
+  blunderLikely,
 ];
 
 const order = ({ at }: Warning) => ('entry' in at ? at.entry : -1);

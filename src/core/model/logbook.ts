@@ -1,21 +1,34 @@
 import * as z from 'zod/mini';
 import { openObject } from '../readings/shape';
+import { areaSchema, type Area } from './area';
 import { outingSchema, type Outing } from './outing';
 import { paceProfileSchema, type PaceProfile } from './pace-profile';
 
-/** Outings and pace profiles as one file; types, checks and the JSON Schema come from here. */
+/** The newest version of the file. The second one has areas; without any, the first is written. */
+export const LOGBOOK_VERSION = 2;
+
+/** Outings, areas and pace profiles as one file: its types, its checks, and its JSON Schema. */
 export const logbookSchema = openObject({
   format: z.literal('cairn-back/logbook'),
-  version: z.literal(1),
+  version: z.literal([1, LOGBOOK_VERSION]),
   exportedAt: z.iso.datetime({ offset: true }),
   outings: z.array(outingSchema),
   paceProfiles: z.array(paceProfileSchema),
+  areas: z.optional(z.array(areaSchema)),
 });
 export type Logbook = z.infer<typeof logbookSchema>;
 
-/** A logbook of these outings and profiles, written at this moment (ISO 8601). */
+/** A logbook of these outings, profiles and areas, written at this moment (ISO 8601). */
 export const logbookOf = (
   outings: Outing[],
   exportedAt: string,
   paceProfiles: PaceProfile[] = [],
-): Logbook => ({ format: 'cairn-back/logbook', version: 1, exportedAt, outings, paceProfiles });
+  areas: Area[] = [],
+): Logbook => ({
+  format: 'cairn-back/logbook',
+  version: areas.length > 0 ? LOGBOOK_VERSION : 1,
+  exportedAt,
+  outings,
+  paceProfiles,
+  ...(areas.length > 0 && { areas }),
+});

@@ -3,7 +3,7 @@ import { areaMembers, proposedByName, type AreaMembers } from '../survey/party/a
 import { proposedByNearness, type NearPair } from '../survey/party/near';
 import { joinOutings, type PartyFault } from '../survey/party/party';
 import { survey, type Survey } from '../survey/party/survey';
-import { suspectsOf, type Suspect } from '../survey/party/suspects';
+import { suspectsOf, type Suspect } from '../survey/blunder/suspects';
 import type { AreaStation } from '../model/area';
 import type { Solution } from '../survey/solution';
 

@@ -1,5 +1,6 @@
 import type { Entry } from '../../core/entries/entry';
 import { locate, readLines } from '../../core/log-text/read-log';
+import type { Area } from '../../core/model/area';
 import type { Outing } from '../../core/model/outing';
 import type { PaceProfile } from '../../core/model/pace-profile';
 import type { EarthModels } from '../../core/north/earth-models';
@@ -40,6 +41,7 @@ export interface FileContents {
   readonly kind: 'log' | 'logbook' | 'table' | 'gpx' | 'geojson' | 'archive';
   readonly outings: readonly Outing[];
   readonly profiles: readonly PaceProfile[];
+  readonly areas?: readonly Area[];
   /** What was changed and what was left out, as sentences. */
   readonly messages: readonly string[];
   /** The table, so that its columns can be given another meaning. */
@@ -123,8 +125,8 @@ function readLogText(text: string, models: EarthModels | null, { newId }: ReadCh
 function readLogbook(text: string, models: EarthModels | null): ReadResult {
   const read = jsonFormat.read(text, models);
   if (!read.ok) return unread(read.fault);
-  const { outings, paceProfiles } = read.value;
-  return ok({ kind: 'logbook', outings, profiles: paceProfiles, messages: [] });
+  const { outings, paceProfiles, areas } = read.value;
+  return ok({ kind: 'logbook', outings, profiles: paceProfiles, areas, messages: [] });
 }
 
 function readMap(
@@ -230,6 +232,7 @@ async function readArchive(
   if (wanted.length === 0) return unread([fileFault('No file in this archive can be read.')]);
   const outings: Outing[] = [];
   const profiles: PaceProfile[] = [];
+  const areas: Area[] = [];
   const messages: string[] = [];
   for (const [index, { name, bytes: content }] of wanted.entries()) {
     choices.onProgress?.(index / wanted.length);
@@ -239,10 +242,11 @@ async function readArchive(
     if (!read.ok) return unread(read.fault.faults.map((fault) => inFile(name, fault)));
     outings.push(...read.value.outings);
     profiles.push(...read.value.profiles);
+    areas.push(...(read.value.areas ?? []));
     messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
   }
   if (whole.length === 0 && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  return ok({ kind: 'archive', outings, profiles, messages });
+  return ok({ kind: 'archive', outings, profiles, areas, messages });
 }
 
 /** How many names are told in full. */

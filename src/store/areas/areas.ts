@@ -6,7 +6,7 @@ import type { AreaChange, AreaRecord } from './change';
 import { replayArea, type AreaState, type ReplayedArea } from './replay';
 
 /** The change log of an area. */
-export const areaRecords = (database: CairnDatabase, id: string): Promise<AreaRecord[]> =>
+const areaRecords = (database: CairnDatabase, id: string): Promise<AreaRecord[]> =>
   database.areas.where('[area+number]').between([id, 0], [id, Infinity]).toArray();
 
 /** One area by its change log. */

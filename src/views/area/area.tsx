@@ -8,10 +8,14 @@ import { NewArea } from './new-area';
 import { useArea } from './use-area';
 import { WORDS } from './words';
 
+const NONE: readonly string[] = [];
+
 /** The area of the address; without one, a new area is made. */
 export function AreaView() {
-  const id = useSearchParams().get('id');
-  return id === null ? <NewArea /> : <OneArea id={id} />;
+  const query = useSearchParams();
+  const id = query.get('id');
+  if (id !== null) return <OneArea id={id} />;
+  return <NewArea chosenFirst={query.get('with')?.split(' ') ?? NONE} />;
 }
 
 function OneArea({ id }: { id: string }) {

@@ -16,9 +16,9 @@ import styles from './area.module.css';
 import { WORDS } from './words';
 
 /** Choosing the outings of a new area. */
-export function NewArea() {
+export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
   const [outings, setOutings] = useState<readonly Outing[]>([]);
-  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const [chosen, setChosen] = useState<readonly string[]>(chosenFirst);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
     void listedOutings(browserDatabase()).then(

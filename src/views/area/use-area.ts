@@ -46,7 +46,7 @@ function useStored(id: string): StoredState {
 }
 
 /** What can be done with an area; each resolves when it is durable. */
-export interface AreaActions {
+interface AreaActions {
   change(make: (area: Area) => Area): Promise<AreaOutcome>;
   undo(): Promise<AreaOutcome>;
   redo(): Promise<AreaOutcome>;

@@ -59,7 +59,9 @@ export const WORDS = {
   misclosure: 'Misclosure as walked',
   ofWalked: 'of the distance walked',
   fits: (p: number) =>
-    `The loops close as well as compass and pace explain (chance ${chance(p)} of as much).`,
+    p > 0.2
+      ? 'The loops close as well as compass and pace explain.'
+      : `The loops close less well than most, but not beyond chance (${chance(p)} of surveys).`,
   unexplained: (p: number) =>
     `The loops do not close: compass and pace explain this in ${chance(p)} of surveys. ` +
     'Look for a blunder.',
@@ -106,6 +108,8 @@ export const WORDS = {
   sketch: 'Map of the area. Drag to move, + and − to zoom, 0 to fit. Press a place to choose it.',
   print: 'Print',
   points: 'Points',
+  point: 'Point',
+  loop: 'Loop',
   east: 'East',
   north: 'North',
   sure: 'Within (95 %)',
@@ -114,6 +118,7 @@ export const WORDS = {
   csv: 'Points (CSV)',
   geojson: 'Map (GeoJSON)',
   gpx: 'Map (GPX)',
+  whole: 'Full data (JSON)',
   undo: 'Undo',
   redo: 'Redo',
   remove: 'Delete the area',

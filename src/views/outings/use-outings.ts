@@ -55,8 +55,9 @@ async function openDemo(): Promise<string> {
 async function openDemoArea(): Promise<string> {
   const [rest, first] = [DEMO_LOGS.slice(1), DEMO_LOGS[0]];
   // The last one that is added is the first of the list.
-  for (const log of [...rest, first]) {
-    await addOuting(browserDatabase(), await demoOuting(log), new Date());
+  const now = Date.now();
+  for (const [later, log] of [...rest, first].entries()) {
+    await addOuting(browserDatabase(), await demoOuting(log), new Date(now + later));
   }
   await addArea(browserDatabase(), DEMO_AREA, new Date());
   return DEMO_AREA.id;

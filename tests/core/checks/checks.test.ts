@@ -53,7 +53,10 @@ describe('the checks of an outing, on both sides of their limits', () => {
     ["start 54°12' N 63°30' W", ['start-like-position']],
     // A loop that its errors explain, and one with a leg turned round.
     ['pace 1.54 m\n000 130p > A\n090 130p\n180 130p\n270 128p > Start', []],
-    ['pace 1.54 m\n000 130p\n090 130p\n180 130p\n090 130p > Start', ['misclosure-unexplained']],
+    [
+      'pace 1.54 m\n000 130p\n090 130p\n180 130p\n090 130p > Start',
+      ['misclosure-unexplained', 'blunder-likely'],
+    ],
   ])('%j: %j', (text, expected) => expect(codes(text)).toEqual(expected));
 
   it('each says what it found and what to do', () => {

@@ -7,7 +7,7 @@ import { partyFaultText } from '@/core/survey/party/party-fault';
 import { stationsOfOneName } from '@/core/survey/party/stations';
 import { survey } from '@/core/survey/party/survey';
 import { solve } from '@/core/survey/solve';
-import { adjustAnswer } from '@/formats/adjust-answer';
+import { adjustAnswer } from '@/formats/area/adjust-answer';
 import { jsonFormat } from '@/formats/json';
 import { answering, bodyText, onlyMethod, Refused, unreadable } from '../answers';
 import { withinBudget } from '../budget';

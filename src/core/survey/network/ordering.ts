@@ -2,7 +2,7 @@
 export interface Elimination {
   /** Nodes in the order in which they go. */
   readonly order: Int32Array;
-  /** Where each node stands in the order; -1 for one that takes no part. */
+  /** The place of each node in the order; -1 for one that takes no part. */
   readonly position: Int32Array;
   /** What a node is joined to when it goes: nodes that go later, the next one first. */
   readonly front: readonly Int32Array[];

@@ -3,8 +3,6 @@ import { sharedCovariance } from '../../errors/shared-errors';
 import type { Method } from '../../model/area';
 import type { SharedError } from '../../errors/sources/source';
 import { sumCovariance } from '../../errors/covariance';
-import type { Metres } from '../../units/units';
-import { lengthOf, type PlanePoint } from '../../units/plane';
 import {
   adjustNetwork,
   orderOf,
@@ -14,22 +12,12 @@ import {
 } from '../network/adjust';
 import { atLeast } from '../network/chi-square';
 import type { Network, NetworkLine } from '../network/readings';
-import { Joined } from './components';
-import type { LineSource, Party } from './party';
+import { asRead, closuresBy, partOf, treeOf, type SurveyClosure } from './closures';
+import type { Party } from './party';
 import { SurveyPlaces } from './survey-places';
 
-/** A leg that ends at a place that another way led to: where it ended, less that place. */
-export interface SurveyClosure {
-  readonly source: LineSource;
-  readonly node: number;
-  readonly misclosure: PlanePoint;
-  readonly metres: Metres;
-  /** The misclosure over all that the outing had walked until then. */
-  readonly ofWalked: number;
-}
-
 /** The test of the whole: do the errors that were stated explain what the loops came out as? */
-export interface WholeTest {
+interface WholeTest {
   readonly chiSquare: number;
   readonly degreesOfFreedom: number;
   /** Chance of as much or more, if they do. */
@@ -37,7 +25,7 @@ export interface WholeTest {
 }
 
 /** A shared error as the loops tell it. */
-export interface Estimate {
+interface Estimate {
   readonly error: SharedError;
   /** Radians, or over the length; what is to be added to readings. */
   readonly value: number;
@@ -107,57 +95,6 @@ export function compassRule({ nodes, lines }: Network): Adjusted {
       shared: [],
     }));
   return asRead({ nodes, lines: byLength, sources: [] });
-}
-
-const partOf = ({ nodes, lines, sources }: Network, indices: readonly number[]): Network => ({
-  nodes,
-  lines: indices.map((index) => lines[index]!),
-  sources,
-});
-
-/** The lines by which each place is first come to, in the order of the logs; and the others. */
-function treeOf({ nodes, lines }: Network): { tree: number[]; closing: number[] } {
-  const joined = new Joined(nodes);
-  const tree: number[] = [];
-  const closing: number[] = [];
-  for (const [index, { from, to, alongVariance }] of lines.entries()) {
-    const isSighting = alongVariance === Infinity;
-    (!isSighting && joined.join(from, to) ? tree : closing).push(index);
-  }
-  return { tree, closing };
-}
-
-/** The legs that close a loop, as walked, in the order of the logs. */
-export function closuresOf(party: Party): SurveyClosure[] {
-  const { tree, closing } = treeOf(party.network);
-  return closuresBy(party, closing, asRead(partOf(party.network, tree)));
-}
-
-/** The adjustment of lines that lie as they were read. */
-const asRead = (network: Network): Adjusted => adjustNetwork(network, undefined, { mostRounds: 1 });
-
-function closuresBy(
-  { network, sources, members }: Party,
-  closing: readonly number[],
-  { places }: Adjusted,
-): SurveyClosure[] {
-  const walked = members.map(() => 0);
-  const closes = new Set(closing);
-  const found: SurveyClosure[] = [];
-  for (const [index, source] of sources.entries()) {
-    if (source.leg === null) continue;
-    const { from, to, bearing, metres } = network.lines[index]!;
-    walked[source.outing]! += metres;
-    if (!closes.has(index)) continue;
-    const misclosure = {
-      east: places[2 * from]! + metres * Math.sin(bearing) - places[2 * to]!,
-      north: places[2 * from + 1]! + metres * Math.cos(bearing) - places[2 * to + 1]!,
-    };
-    const off = lengthOf(misclosure);
-    const ofWalked = off / walked[source.outing]!;
-    found.push({ source, node: to, misclosure, metres: off, ofWalked });
-  }
-  return found;
 }
 
 function testOf({ chiSquare, redundancy }: Adjusted): WholeTest {

@@ -37,7 +37,7 @@ export function Loops({ open, survey }: { open: OpenArea; survey: Survey }) {
         <table className={page.table}>
           <thead>
             <tr>
-              <th scope="col" />
+              <th scope="col">{WORDS.loop}</th>
               <th scope="col">{WORDS.misclosure}</th>
               <th scope="col">{WORDS.ofWalked}</th>
             </tr>

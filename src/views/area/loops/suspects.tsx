@@ -4,7 +4,7 @@ import { writeBearing } from '@/core/readings/bearing';
 import { writeDistance } from '@/core/readings/distance';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
-import type { Suspect } from '@/core/survey/party/suspects';
+import type { Suspect } from '@/core/survey/blunder/suspects';
 import { visibleText } from '@/core/units/visible';
 import { OutingSession, type Outcome } from '@/store/outing-session';
 import { PressButton } from '@/ui/controls/press-button';
@@ -76,7 +76,7 @@ export function Suspects({ open, survey, suspects }: Props) {
       <ol className={styles.rows} data-testid="suspects">
         {shown.map((suspect) => (
           <SuspectRow
-            key={`${suspect.source.outing} ${suspect.source.entry} ${suspect.slip} ${suspect.message}`}
+            key={`${suspect.slip} ${suspect.message}`}
             suspect={suspect}
             outing={found.ids[suspect.source.outing]!}
             onCorrect={() => void correct(suspect)}

@@ -5,7 +5,9 @@ import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import { useState } from 'react';
 import { AREA_FORMATS } from '@/formats/area';
 import type { AreaFormat } from '@/formats/area/area-format';
+import { jsonFormat } from '@/formats/json';
 import { fileName } from '@/formats/zip';
+import { logbookOf } from '@/core/model/logbook';
 import { PressButton } from '@/ui/controls/press-button';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { save } from '@/views/shared/data/save-file';
@@ -25,6 +27,16 @@ export function AreaTools({ open }: { open: OpenArea }) {
     if (!made.ok) return;
     const content = new Blob([made.value], { type: `${format.mediaType};charset=utf-8` });
     void save(`${fileName(area.name || WORDS.untitled)}${format.fileEnding}`, content);
+  };
+  const exportWhole = () => {
+    const members = open.outings.filter(({ id }) => area.outings.includes(id));
+    const written = jsonFormat.write(
+      logbookOf(members, new Date().toISOString(), [], [area]),
+      null,
+    );
+    if (!written.ok) return;
+    const content = new Blob([written.value], { type: jsonFormat.mediaType });
+    void save(`${fileName(area.name || WORDS.untitled)}${jsonFormat.fileEnding}`, content);
   };
   return (
     <div className={styles.areaTools}>
@@ -48,6 +60,7 @@ export function AreaTools({ open }: { open: OpenArea }) {
               {WORDS[format.name]}
             </PressButton>
           ))}
+        <PressButton onClick={exportWhole}>{WORDS.whole}</PressButton>
         <ToolButton
           icon={DeleteOutlined}
           label={WORDS.remove}

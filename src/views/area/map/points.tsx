@@ -18,7 +18,7 @@ export function Points({ survey }: { survey: Survey }) {
         <table className={page.table} data-testid="points">
           <thead>
             <tr>
-              <th scope="col" />
+              <th scope="col">{WORDS.point}</th>
               <th scope="col">{WORDS.east}</th>
               <th scope="col">{WORDS.north}</th>
               <th scope="col">{WORDS.sure}</th>

@@ -6,6 +6,8 @@ import styles from '../files.module.css';
 import { offeredFile, type OfferedFile } from './offered-file';
 import { OfferedPreview } from './offered-preview';
 import { Icon } from '@/ui/controls/icon';
+import { PressButton } from '@/ui/controls/press-button';
+import type { Imported } from './use-import';
 import { WORDS } from '../words';
 
 /** The section that a file is shown in, whoever offers it. */
@@ -19,13 +21,13 @@ interface Props {
 /** A file or a text: its contents are shown, and only then imported. */
 export function Import({ offered, onOffer }: Props) {
   const [pasted, setPasted] = useState('');
-  const [status, setStatus] = useState('');
+  const [imported, setImported] = useState<Imported | null>(null);
   const offer = (file: OfferedFile) => {
-    setStatus('');
+    setImported(null);
     onOffer(file);
   };
-  const finish = (words: string) => {
-    setStatus(words);
+  const finish = (result: Imported) => {
+    setImported(result);
     setPasted('');
     onOffer(null);
   };
@@ -59,8 +61,9 @@ export function Import({ offered, onOffer }: Props) {
         {WORDS.read}
       </Button>
       <p role="status" data-testid="imported">
-        {status}
+        {imported?.words}
       </p>
+      {imported?.link && <PressButton href={imported.link.href}>{imported.link.words}</PressButton>}
       {offered && (
         <OfferedPreview
           key={offered.id}

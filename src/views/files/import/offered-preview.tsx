@@ -7,6 +7,7 @@ import { Faults } from './faults';
 import styles from '../files.module.css';
 import type { OfferedFile } from './offered-file';
 import { Preview } from './preview';
+import type { Imported } from './use-import';
 import { useImporter, useReading, type ReadingChoices } from './use-reading';
 import { ENDED_WORDS, WORDS } from '../words';
 
@@ -14,7 +15,7 @@ const USUAL: ReadingChoices = { toleranceMetres: 10, mapping: null, distanceUnit
 
 interface Props {
   offered: OfferedFile;
-  onImported: (words: string) => void;
+  onImported: (imported: Imported) => void;
   onCancel: () => void;
 }
 

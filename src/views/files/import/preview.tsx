@@ -5,7 +5,7 @@ import type { ConflictChoice } from '@/store/import';
 import type { FileImporter } from '@/workers/files';
 import type { FileSummary, OfferedOuting } from '@/workers/files-protocol';
 import styles from '../files.module.css';
-import { useImport } from './use-import';
+import { useImport, type Imported } from './use-import';
 import { CONFLICT_WORDS, WORDS } from '../words';
 
 /** More outings, or messages, of one file are told by their number. */
@@ -18,15 +18,15 @@ interface Props {
   /** False while the file is being read anew: what is shown can't be imported. */
   isCurrent: boolean;
   importer: FileImporter;
-  onImported: (words: string) => void;
+  onImported: (imported: Imported) => void;
   onCancel: () => void;
 }
 
 /** What would be imported, and what is there already. Nothing is written before that is chosen. */
 export function Preview({ name, summary, isCurrent, importer, onImported, onCancel }: Props) {
-  const { outings, profiles, messages } = summary;
+  const { outings, profiles, areas, messages } = summary;
   const work = useImport(importer, name, summary, onImported);
-  const isNothing = work.count === 0 && profiles === 0;
+  const isNothing = work.count === 0 && profiles === 0 && areas === 0;
   return (
     <>
       <p>{WORDS.contents(name)}</p>
@@ -50,6 +50,7 @@ export function Preview({ name, summary, isCurrent, importer, onImported, onCanc
         ))}
         {outings.length > MOST_SHOWN && <li>{WORDS.moreOutings(outings.length - MOST_SHOWN)}</li>}
         {profiles > 0 && <li>{WORDS.profiles(profiles)}</li>}
+        {areas > 0 && <li>{WORDS.areas(areas)}</li>}
       </ul>
       <Messages messages={messages} />
       {work.fault && (

@@ -1,9 +1,29 @@
 import { useState } from 'react';
-import type { ConflictChoice } from '@/store/import';
+import { MOST_OUTINGS } from '@/core/model/area';
+import type { ConflictChoice, ImportResult } from '@/store/import';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import type { FileImporter } from '@/workers/files';
 import type { FileSummary, OfferedOuting } from '@/workers/files-protocol';
+import { viewUrl } from '@/views/views';
 import { ENDED_WORDS, WORDS } from '../words';
+
+/** What was imported, in words, and where it leads to. */
+export interface Imported {
+  readonly words: string;
+  readonly link: { readonly href: string; readonly words: string } | null;
+}
+
+/** To the area that came with the outings, or to one that would join them. */
+function importedOf(result: ImportResult, profiles: number): Imported {
+  const words = WORDS.imported(result, profiles);
+  const [area] = result.areas;
+  if (area !== undefined) {
+    return { words, link: { href: viewUrl('area', area), words: WORDS.openArea } };
+  }
+  if (result.ids.length < 2 || result.ids.length > MOST_OUTINGS) return { words, link: null };
+  const href = viewUrl('area', undefined, { with: result.ids.join(' ') });
+  return { words, link: { href, words: WORDS.joinThem } };
+}
 
 /** What is done with an outing where nothing was chosen. A clash never replaces anything. */
 const usualChoice = ({ conflict }: OfferedOuting): ConflictChoice =>
@@ -14,7 +34,7 @@ export function useImport(
   importer: FileImporter,
   name: string,
   { outings, profiles }: FileSummary,
-  onImported: (words: string) => void,
+  onImported: (imported: Imported) => void,
 ) {
   const [choices, setChoices] = useState<ReadonlyMap<number, ConflictChoice>>(new Map());
   const [fault, setFault] = useState('');
@@ -37,7 +57,7 @@ export function useImport(
     setShare(0);
     const answer = await importer.import([...outings.keys()].map(choiceAt), setShare);
     setShare(null);
-    if (answer.kind === 'imported') onImported(WORDS.imported(answer.result, profiles));
+    if (answer.kind === 'imported') onImported(importedOf(answer.result, profiles));
     else if (answer.kind === 'store-fault') setFault(STORE_MESSAGES[answer.fault]);
     else if (answer.kind !== 'cancelled') setFault(ENDED_WORDS[answer.kind](name));
   };

@@ -4,7 +4,7 @@ import { atLeast } from '@/core/survey/network/chi-square';
 import { lineCovariances } from '@/core/survey/network/line-covariances';
 import { eliminationOrder } from '@/core/survey/network/ordering';
 import type { Network, NetworkLine } from '@/core/survey/network/readings';
-import { denseAdjustment } from '../../../support/dense-adjustment';
+import { denseAdjustment } from '../../../support/survey/dense-adjustment';
 import { randomSource } from '../../../support/walks/simulator';
 
 const RAD = Math.PI / 180;

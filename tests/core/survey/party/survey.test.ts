@@ -8,7 +8,7 @@ import { stationsOfOneName } from '@/core/survey/party/stations';
 import { METHODS } from '@/core/model/area';
 import { covarianceBetween, survey } from '@/core/survey/party/survey';
 import { solvedLog } from '../../../support/outings';
-import { nodeNamed, partyOf, surveyOf } from '../../../support/surveys';
+import { nodeNamed, partyOf, surveyOf } from '../../../support/survey/surveys';
 import { logsOf, oneLoop, threeParties } from '../../../support/walks/parties';
 import { randomSource } from '../../../support/walks/simulator';
 

@@ -41,7 +41,7 @@ export const digitsTransposed: Slip = {
     return (
       [b + a + c, a + c + b]
         .filter((other) => other !== digits && Number(other) < 360)
-        // Ten degrees, a hundred, or half a circle are slips of their own.
+        // Ten degrees, a hundred, and 180 are slips of their own.
         .filter((other) => ![10, 100, 180].includes(Math.abs(turnTo(bearing.value, Number(other)))))
         .map((other) => withDegrees(leg, Number(other), 'two digits of the bearing are swapped'))
     );

@@ -6,7 +6,7 @@ import { withBearing } from './turned';
 const OPPOSITE = { N: 'S', S: 'N', E: 'W', W: 'E' } as const;
 
 /** The same direction read from the other end, in the unit in which it was read. */
-export function opposite(reading: BearingReading): BearingReading {
+function opposite(reading: BearingReading): BearingReading {
   switch (reading.unit) {
     case 'quadrant':
       return { ...reading, from: OPPOSITE[reading.from], toward: OPPOSITE[reading.toward] };

@@ -1,14 +1,15 @@
 import { adjustNetwork, orderOf, type Adjusted } from '../network/adjust';
 import type { Network } from '../network/readings';
 import type { Metres } from '../../units/units';
-import { checkedLines, type CheckedLine } from './checked';
+import { checkedLines, type CheckedLine } from '../party/checked';
 import { squareAfter, withLine } from './mended';
 import { likelihood, takenOut } from './taken-out';
 import { SLIPS } from '../slips';
 import type { Instead, Slip, SlipId, SlipLeg } from '../slips/slip';
 import { slipLegs } from './slip-legs';
-import { nameOf, type LineSource, type Party } from './party';
-import { closuresOf, type Survey } from './survey';
+import { nameOf, type LineSource, type Party } from '../party/party';
+import { closuresOf } from '../party/closures';
+import type { Survey } from '../party/survey';
 import { wrongStations } from './wrong-station';
 
 /** A slip that would explain what the loops came out as. */

@@ -3,7 +3,7 @@ import type { Network } from '../network/readings';
 import type { Instead } from '../slips/slip';
 import { radians } from '../../units/units';
 import { polar, type PlanePoint } from '../../units/plane';
-import { sharedMoves } from './checked';
+import { sharedMoves } from '../party/checked';
 import { moved, times } from './two-by-two';
 
 /** A line that lies elsewhere. */

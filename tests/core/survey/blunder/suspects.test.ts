@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { suspects, suspectsOf, type Suspect } from '@/core/survey/party/suspects';
+import { suspects, suspectsOf, type Suspect } from '@/core/survey/blunder/suspects';
 import { survey } from '@/core/survey/party/survey';
-import { partyOf, surveyOf } from '../../../support/surveys';
+import { partyOf, surveyOf } from '../../../support/survey/surveys';
 import {
   logsOf,
   oneLoop,
@@ -24,7 +24,7 @@ const pacesMore = (by: number) => (read: PlainReading) =>
 
 /** What is written instead of what was read; null where the slip can't be made. */
 const PLANTED: Readonly<Record<string, (read: PlainReading) => PlainReading | null>> = {
-  'half a circle': (read) => ({ ...read, degrees: (read.degrees + 180) % 360 }),
+  '180 degrees': (read) => ({ ...read, degrees: (read.degrees + 180) % 360 }),
   'a hundred degrees more': degreesMore(100),
   'a hundred degrees less': degreesMore(-100),
   'ten degrees': degreesMore(10),
@@ -126,7 +126,7 @@ describe('the one slip that explains it', () => {
 
   it('agrees with adjusting anew, for a slip on one leg', () => {
     const random = randomSource(25);
-    const planted = plant(random, () => twoLoops(random, 8), PLANTED['half a circle']!);
+    const planted = plant(random, () => twoLoops(random, 8), PLANTED['180 degrees']!);
     const party = partyOf(logsOf(planted.party));
     const [best] = suspects(party);
     const { degrees, paces } = planted.party.walks[0]!.readings[planted.leg]!;

@@ -3,7 +3,7 @@ import { polar, type PlanePoint } from '../../units/plane';
 import type { Adjusted } from '../network/adjust';
 import { LEAST_VARIANCE, type Network, type NetworkLine } from '../network/readings';
 import type { Instead } from '../slips/slip';
-import { addJoint, sharedMoves, type CheckedLine } from './checked';
+import { addJoint, sharedMoves, type CheckedLine } from '../party/checked';
 import { vectorOf } from './mended';
 import { apply, crossOf, inverseOf, moved, sandwich, times } from './two-by-two';
 
@@ -39,7 +39,7 @@ export function takenOut(adjusted: Adjusted, line: number, check: CheckedLine): 
   };
 }
 
-/** The log likelihood of a line, as it would be written, by all others; and its square in sigmas. */
+/** The log likelihood of a line, as it would be written, by all others; its square in sigmas. */
 export function likelihood(
   { check, path, own, inverse, off }: TakenOut,
   adjusted: Adjusted,

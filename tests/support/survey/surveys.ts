@@ -2,7 +2,7 @@ import { joinOutings, type Member, type Party } from '@/core/survey/party/party'
 import { stationsOfOneName } from '@/core/survey/party/stations';
 import type { Method } from '@/core/model/area';
 import { survey, type Survey } from '@/core/survey/party/survey';
-import { solvedLog } from './outings';
+import { solvedLog } from '../outings';
 
 /** Logs as the outings of one survey, joined at the stations of one name. */
 export function partyOf(logs: readonly string[]): Party {

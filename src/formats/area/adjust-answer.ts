@@ -1,13 +1,13 @@
-import { writeBearing } from '../core/readings/bearing';
-import { writeDistance } from '../core/readings/distance';
-import { ellipse } from '../core/errors/ellipse';
-import type { LineSource, Party } from '../core/survey/party/party';
-import { suspectsOf, type Suspect } from '../core/survey/party/suspects';
-import { uncheckedOf } from '../core/survey/party/unchecked';
-import { covarianceBetween, type Survey } from '../core/survey/party/survey';
-import { positionOfStation } from '../core/survey/positions';
-import { degrees } from '../core/units/units';
-import { ellipseFields } from './home-answer';
+import { writeBearing } from '../../core/readings/bearing';
+import { writeDistance } from '../../core/readings/distance';
+import { ellipse } from '../../core/errors/ellipse';
+import type { LineSource, Party } from '../../core/survey/party/party';
+import { suspectsOf, type Suspect } from '../../core/survey/blunder/suspects';
+import { uncheckedOf } from '../../core/survey/party/unchecked';
+import { covarianceBetween, type Survey } from '../../core/survey/party/survey';
+import { positionOfStation } from '../../core/survey/positions';
+import { degrees } from '../../core/units/units';
+import { ellipseFields } from '../home-answer';
 
 /** So many slips are named: a single loop is told as one of these. */
 const MOST_SUSPECTS = 3;

@@ -1,7 +1,7 @@
 import { metresAlong } from '../../readings/distance';
 import type { Solution, SolvedLeg } from '../solution';
 import type { SlipLeg } from '../slips/slip';
-import type { Party } from './party';
+import type { Party } from '../party/party';
 
 /** The legs of a survey as slips look at them, by the line of the network; null for a sighting. */
 export function slipLegs({ members, sources }: Party): (SlipLeg | null)[] {

@@ -1,11 +1,11 @@
 import { adjustNetwork, type Adjusted } from '../network/adjust';
 import type { Network, NetworkLine } from '../network/readings';
 import type { Slip, SlipLeg } from '../slips/slip';
-import type { Party } from './party';
-import { givenName } from './stations';
+import type { Party } from '../party/party';
+import { givenName } from '../party/stations';
 
 /** A leg that left from, or came to, another station than is written. */
-export const wrongStation: Slip = {
+const wrongStation: Slip = {
   id: 'wrong-station',
   prior: 0.005,
   lookAt: 'which station it was: its mark, and what is noted of it',

@@ -1,0 +1,144 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { offer } from '../support/browser/offer';
+import { PHONE, sharedVisitor, type Visitor } from '../support/browser/visitor';
+
+const LOGS = ['rain-gauges', 'east-shore', 'north-ridge'].map((name) => ({
+  file: `${name}.log.txt`,
+  text: readFileSync(`demo/${name}.log.txt`, 'utf8'),
+}));
+
+async function importAll(visitor: Visitor) {
+  await visitor.goto('files');
+  await visitor.page.waitForSelector('#backup');
+  for (const { file, text } of LOGS) {
+    await offer(visitor, file, text);
+    await visitor.pick('Import 1 outing');
+    await visitor.reads('[data-testid=imported]', /^1 imported\.$/);
+  }
+}
+
+describe('an area', () => {
+  const shared = sharedVisitor();
+
+  it('is made of three files; its slip is found, mended and undone; ways cross it', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await importAll(visitor);
+    await visitor.goto('outings');
+    await visitor.click('Join outings in an area');
+    for (const name of ['Rain gauges, first day', 'Shore and fens', 'Lichen plots']) {
+      await visitor.choose(name);
+    }
+    await visitor.click('Make the area');
+
+    // Nothing is joined until the person says so.
+    await visitor.reads('main', /These outings share no station/);
+    await visitor.reads('main', /Dock: in .*Rain gauges, first day.*Lichen plots/s);
+    await visitor.click('All of these are one place each');
+    await visitor.reads('[data-testid=suspects]', /Leg 4 of Lichen plots: the bearing is 180° off/);
+    await visitor.reads('[data-testid=suspects]', /It would read 091 208p/);
+    await visitor.reads('[data-testid=whole-test]', /The loops do not close/);
+
+    await visitor.click('Correct in the log');
+    await visitor.reads('main', /Leg 4 of Lichen plots was corrected/);
+    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.click('Undo it');
+    await visitor.reads('[data-testid=suspects]', /180° off/);
+    await visitor.click('Correct in the log');
+    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+
+    // The way between what Tomas and what Marit found.
+    const choose = async (label: string, name: string) => {
+      await page.focus(`input[aria-label="${label}"]`);
+      await page.keyboard.type(name);
+      await page.keyboard.press('Enter');
+    };
+    await choose('From', 'Lookout');
+    await choose('To', 'Fen pool');
+    await visitor.reads(
+      '[data-testid=straight]',
+      /\d{3}° magnetic, \d{3} m, \d+ paces, south-east/,
+    );
+    await visitor.reads('[data-testid=straight]', /within \d+ m \(95 %\)/);
+    await visitor.reads('[data-testid=walked]', /Esker top/);
+    expect(visitor.problems).toEqual([]);
+  });
+
+  it('is there after a reload without a network, with its undo', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.workerInstalled();
+    await page.setOfflineMode(true);
+    await page.reload();
+    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.choose('Compass rule');
+    await visitor.reads('main', /shared out by the length of the legs/);
+    await visitor.click('Undo');
+    await visitor.reads('main', /Each reading gives way/);
+    await visitor.click('Redo');
+    await visitor.reads('main', /shared out by the length of the legs/);
+    await page.setOfflineMode(false);
+  });
+
+  it('shows how sure each place is, hides an outing, and starts another from a place', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.click('Uncertainty');
+    await page.waitForSelector('[data-testid=ellipse]');
+    await visitor.click('Show Lichen plots');
+    await page.waitForFunction(
+      () => document.querySelector('[data-outing="0"]')!.getAttribute('d') === '',
+    );
+    await visitor.click('Show Lichen plots');
+    await page.focus('input[aria-label="From"]');
+    await page.keyboard.type('Fen pool');
+    await page.keyboard.press('Enter');
+    await visitor.click('Start an outing from Fen pool');
+    await page.waitForSelector('[data-testid=home-sentence]');
+    await visitor.reads('header', /From Fen pool/);
+    await page.goBack();
+    await visitor.reads('main', /From Fen pool/);
+  });
+
+  it('is deleted, and restored', async () => {
+    const { visitor } = shared;
+    await visitor.click('Delete the area');
+    await visitor.reads('main', /This area was deleted/);
+    await visitor.click('Restore it');
+    await visitor.reads('main', /Way between two places/);
+  });
+});
+
+describe('an area on a phone', () => {
+  const shared = sharedVisitor(PHONE);
+
+  it('is read and pressed with a thumb, and nothing sticks out', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.goto('outings');
+    await visitor.click('Open the demo area');
+    await page.waitForSelector('[data-testid=suspects]');
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(wide).toBe(0);
+    // The camp, and the place that is farthest up on the map.
+    for (const place of await page.evaluate(ENDS_OF_MAP)) {
+      await page.touchscreen.tap(place.x, place.y);
+    }
+    await visitor.reads('[data-testid=straight]', /\d{3}° magnetic, \d+ m/);
+    await visitor.reads('#area-way ~ div, section[aria-labelledby=area-way]', /Dock/);
+    expect(visitor.problems).toEqual([]);
+  });
+});
+
+/** Where the start and the highest place are, in pixels. */
+const ENDS_OF_MAP = `(() => {
+  const rim = document.querySelector('[data-testid=area-legs] path[class*=Rim]');
+  const matrix = rim.getScreenCTM();
+  const points = [...rim.getAttribute('d').matchAll(/M(-?[\\d.]+) (-?[\\d.]+)h0/g)]
+    .map(([, x, y]) => new DOMPoint(Number(x), Number(y)).matrixTransform(matrix));
+  const top = points.reduce((best, each) => (each.y < best.y ? each : best));
+  return [points[0], top].map(({ x, y }) => ({ x, y }));
+})()` as unknown as () => { x: number; y: number }[];
