@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Network } from '@/core/survey/network/readings';
-import { compassRule } from '@/core/survey/party/survey';
+import { compassRule } from '@/core/survey/party/places-by';
 
 /**
  * A closed traverse of five sides and its adjustment by the compass rule, to the last digit.

@@ -24,6 +24,7 @@ export type Expected =
   | 'start-name'
   | 'outing-name'
   | 'person-name'
+  | 'method'
   | 'position'
   | 'declination'
   | 'angle'
@@ -82,6 +83,7 @@ export type OnceOnly =
   | 'correction'
   | 'convergence'
   | 'show'
+  | 'adjust'
   | 'errors'
   | 'header';
 

@@ -31,6 +31,7 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   'start-name': 'the name of the start',
   'outing-name': 'the name of the outing',
   'person-name': 'whose outing it is',
+  method: 'a method: as-walked, compass-rule or least-squares',
   position: 'a latitude and a longitude, as in 54.2000 -63.5000 or N54.2 W63.5',
   declination: 'none, model, or an angle with its letter, as in 19.1 W or 2°18’ W',
   angle: 'an angle with its letter, as in 19.1 W or 2°18’ W',

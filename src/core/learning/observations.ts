@@ -6,7 +6,7 @@ import type { Calibration } from '../model/pace-profile';
 import { contributionsAround, legsBetween } from '../navigation/uncertainty-sources';
 import { calibrate } from '../pacing/calibration';
 import { bearingDegrees, finenessDegrees, type BearingReading } from '../readings/bearing';
-import type { Closure, Solution } from '../survey/solution';
+import { asWalked, type Closure, type Solution } from '../survey/solution';
 import { legParts } from '../survey/leg-parts';
 import { backBearing, signedDifference } from '../units/angle';
 import { radians } from '../units/units';
@@ -103,7 +103,8 @@ function backObservation(forward: BearingReading, back: BearingReading, aim: Aim
 }
 
 /** What an outing tells: its loops, and the lines that were read at both ends. */
-export function observationsOf(solution: Solution): Observation[] {
+export function observationsOf(given: Solution): Observation[] {
+  const solution = asWalked(given);
   const loops = solution.closures.map((closure) => loopObservation(solution, closure));
   const parts = legParts(solution);
   const lines = Array.from(solution.legs).flatMap(({ number, reading }) => {

@@ -2,11 +2,8 @@ import * as z from 'zod/mini';
 import { stationName } from '../readings/name';
 import { openObject } from '../readings/shape';
 import { headerFields } from './header';
+import { METHODS } from './method';
 import { recordId } from './outing';
-
-/** How the readings of a survey become places. They themselves are never altered. */
-export const METHODS = ['as-walked', 'compass-rule', 'least-squares'] as const;
-export type Method = (typeof METHODS)[number];
 
 /** More outings than any party walks. */
 export const MOST_OUTINGS = 200;

@@ -7,6 +7,7 @@ import { isOneLine, ONE_LINE, openObject, optionalNote } from '../readings/shape
 import { calendarDay, FIRST_YEAR, LAST_YEAR } from '../readings/calendar';
 import { clockTime } from '../readings/time';
 import { SIGMA_IDS, unitOfSigma } from './error-settings';
+import { METHODS } from './method';
 
 const declination = z.discriminatedUnion('source', [
   openObject({ source: z.literal('none'), note: optionalNote }),
@@ -83,6 +84,8 @@ export const headerFields = {
   /** Without it: declination applied where one is set, else magnetic only. */
   correction: z.optional(openObject({ how: z.enum(CORRECTIONS), note: optionalNote })),
   convergence: z.optional(convergence),
+  /** How loops become places; without it, as walked. */
+  adjust: z.optional(openObject({ method: z.enum(METHODS), note: optionalNote })),
   show: openObject({ north: northSchema, note: optionalNote }),
   /** Errors that are known better on this outing than from the person's own record. */
   errors: z.optional(

@@ -13,7 +13,7 @@ import type { ErrorSource, SourceId } from '../errors/sources/source';
 import type { ErrorSettings } from '../model/error-settings';
 import { homeMeans } from '../survey/home-means';
 import { legParts, type Part } from '../survey/leg-parts';
-import type { Solution, SolvedLeg } from '../survey/solution';
+import { asWalked, type Solution, type SolvedLeg } from '../survey/solution';
 import { vectorBetween, type PlanePoint } from '../units/plane';
 import type { Metres } from '../units/units';
 import { missOf, walkedBy, walkErrors } from './walk-errors';
@@ -68,11 +68,13 @@ class Sums {
  * and by aim or ground. Together they are the position error.
  */
 export function contributions(
-  solution: Solution,
+  given: Solution,
   from: number,
   to: number,
-  means: Means = homeMeans(solution.end),
+  means: Means = homeMeans(given.end),
 ): Contribution[] {
+  // An adjustment makes errors smaller together: what each one was worth is as walked.
+  const solution = asWalked(given);
   const sums = new Sums();
   addOwn(sums, solution, legsBetween(solution, from, to));
   const home = solution.places.relative(from, to);

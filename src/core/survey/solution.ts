@@ -2,6 +2,7 @@ import type { Leg } from '../entries/entry';
 import type { Covariance } from '../errors/covariance';
 import type { SharedSum } from '../errors/shared-errors';
 import type { ErrorSettings } from '../model/error-settings';
+import type { Method } from '../model/method';
 import type { Outing } from '../model/outing';
 import { shownNorth } from '../north/norths';
 import type { North } from '../units/bearing';
@@ -74,7 +75,14 @@ export interface Solution {
   readonly current: number;
   /** What the lines have set by the end of the log. */
   readonly end: Readonly<LogState>;
+  /** The method by which loops became places; as walked without it. */
+  readonly method?: Method;
+  /** The same outing as walked, where places were adjusted. */
+  readonly walked?: Solution;
 }
+
+/** An outing as it was walked: what its loops and its errors are told from. */
+export const asWalked = (solution: Solution): Solution => solution.walked ?? solution;
 
 /** The north that an outing's ways are shown in. */
 export const northShown = ({ outing, places }: Pick<Solution, 'outing' | 'places'>): North =>

@@ -7,6 +7,7 @@ import { outingNorths, type OutingNorths } from '../north/outing-norths';
 import { lengthOf, vectorBetween } from '../units/plane';
 import { fail, ok, type Result } from '../units/result';
 import type { Metres } from '../units/units';
+import { adjustedSolution } from './adjusted/adjusted-solution';
 import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
@@ -42,7 +43,7 @@ export function solve(
   const places = new PlacesAsWalked(frame, traverse, stationOfLeg, shared);
   const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg }, shared);
   const { closures, walkedMetres } = closuresOf(places, legs, traverse, returns);
-  return ok({
+  const walked: Solution = {
     outing,
     errors,
     places,
@@ -52,7 +53,8 @@ export function solve(
     walkedMetres,
     current: reduced.value.current,
     end: state,
-  });
+  };
+  return ok(outing.adjust ? adjustedSolution(walked, outing.adjust.method) : walked);
 }
 
 /** Applies the lines of an outing in their order. */

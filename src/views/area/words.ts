@@ -1,19 +1,9 @@
 import { plural } from '@/core/entries/describe';
-import type { Method } from '@/core/model/area';
 import type { SourceId } from '@/core/errors/sources/source';
 import { distanceText, lengthText, uncertaintyText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
+import { METHOD_LABEL, METHOD_WORDS } from '@/views/shared/words/method-words';
 import { SHARED_WORDS } from '@/views/shared/words/words';
-
-const METHOD_WORDS: Readonly<Record<Method, readonly [string, string]>> = {
-  'as-walked': ['As walked', 'Nothing is adjusted: each place lies where it was first come to.'],
-  'compass-rule': ['Compass rule', 'Each misclosure is shared out by the length of the legs.'],
-  'least-squares': [
-    'Least squares',
-    'Each reading gives way as far as it is unsure, and what a compass or a stride has in all ' +
-      'legs is estimated.',
-  ],
-};
 
 const ESTIMATES: Readonly<Partial<Record<SourceId, string>>> = {
   compass: 'Compass',
@@ -51,7 +41,7 @@ export const WORDS = {
   joined: 'Joined places',
   split: 'Split again',
   lost: (names: string) => `No longer in their outings: ${names}.`,
-  method: 'Method',
+  method: METHOD_LABEL,
   methods: METHOD_WORDS,
   loops: 'Loops',
   noLoops: 'No loop yet. What is walked to a known place from another side closes one.',

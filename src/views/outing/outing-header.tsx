@@ -6,6 +6,7 @@ import type { OutingState } from '@/store/replay';
 import { CairnMark } from '@/ui/cairn-mark';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { declinationSentence } from '@/views/shared/declination/words';
+import { adjustedSentence } from '@/views/shared/words/method-words';
 import { viewUrl } from '@/views/views';
 import styles from './outing.module.css';
 import { ViewsMenu } from './views-menu';
@@ -35,7 +36,8 @@ export function OutingHeader({ name, solution, state, onStep, onSettings }: Prop
         href={viewUrl('declination', outing.id)}
         title={WORDS.toDeclination}
       >
-        {declinationSentence(places.frame.norths, end.readingNorth, northShown(solution))}
+        {declinationSentence(places.frame.norths, end.readingNorth, northShown(solution))}{' '}
+        {adjustedSentence(solution)}
       </a>
       <div className={styles.headerTools}>
         <ToolButton

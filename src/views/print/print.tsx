@@ -7,6 +7,7 @@ import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { declinationSentence } from '@/views/shared/declination/words';
+import { adjustedSentence } from '@/views/shared/words/method-words';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { backToWayHome } from '@/views/shared/page/view-page';
 import { ViewHeader } from '@/views/shared/page/view-header';
@@ -71,7 +72,11 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
       <style>{`@page { size: ${size.label}; margin: 10mm; }`}</style>
       <h2>{outing.name || WORDS.untitled}</h2>
       <p>
-        {[day, declinationSentence(norths, end.readingNorth, northShown(solution))]
+        {[
+          day,
+          declinationSentence(norths, end.readingNorth, northShown(solution)),
+          adjustedSentence(solution),
+        ]
           .filter(Boolean)
           .join(' · ')}
       </p>

@@ -58,10 +58,19 @@ function NotHome({ solution, run }: Props) {
       <HomeMeansChoice solution={solution} run={run} />
       <div className={styles.columns}>
         <HowSure solution={solution} sight={sight} />
-        <div>
-          <SimulatedWalks solution={solution} sight={sight} />
-          <MillionWalks solution={solution} sight={sight} straight={straight.way} chosen={chosen} />
-        </div>
+        {solution.walked ? (
+          <p className={styles.soft}>{WORDS.notSimulated}</p>
+        ) : (
+          <div>
+            <SimulatedWalks solution={solution} sight={sight} />
+            <MillionWalks
+              solution={solution}
+              sight={sight}
+              straight={straight.way}
+              chosen={chosen}
+            />
+          </div>
+        )}
       </div>
     </>
   );

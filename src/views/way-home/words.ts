@@ -74,6 +74,9 @@ export const WORDS = {
   noShare: 'This browser passes nothing on to other apps: copy the text.',
   print: 'Print',
   pegs: 'Pegs and string',
+  notSimulated:
+    'Simulated walks are made for an outing as walked. This one is adjusted: what its loops ' +
+    'tell is in the figures beside this.',
   caution:
     'The straight line ignores cliffs, water and private land. If you are unsure, stop, sit ' +
     'down, think, look, plan. Being lost at dusk is a reason to stay put. Local rules and the ' +

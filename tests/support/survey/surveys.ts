@@ -1,6 +1,6 @@
 import { joinOutings, type Member, type Party } from '@/core/survey/party/party';
 import { stationsOfOneName } from '@/core/survey/party/stations';
-import type { Method } from '@/core/model/area';
+import type { Method } from '@/core/model/method';
 import { survey, type Survey } from '@/core/survey/party/survey';
 import { solvedLog } from '../outings';
 

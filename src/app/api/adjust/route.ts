@@ -1,4 +1,4 @@
-import { METHODS, type Method } from '@/core/model/area';
+import { METHODS, type Method } from '@/core/model/method';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
 import { orderOf } from '@/core/survey/network/adjust';

@@ -1,6 +1,6 @@
 import { joinOutings } from '../../survey/party/party';
 import { suspects } from '../../survey/blunder/suspects';
-import type { Solution } from '../../survey/solution';
+import { asWalked, type Solution } from '../../survey/solution';
 import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
 import { misclosureUnexplained } from './misclosure-unexplained';
@@ -20,7 +20,7 @@ const known = new WeakMap<Solution, ReturnType<Check>>();
 export const blunderLikely: Check = (solution) => {
   const said = known.get(solution);
   if (said) return said;
-  const found = look(solution);
+  const found = look(asWalked(solution));
   known.set(solution, found);
   return found;
 };

@@ -1,6 +1,6 @@
 import { sumCovariance, type Covariance } from '../../errors/covariance';
 import { joinedSums, sharedCovariance } from '../../errors/shared-errors';
-import type { Closure, Solution } from '../../survey/solution';
+import { asWalked, type Closure, type Solution } from '../../survey/solution';
 import type { PlanePoint } from '../../units/plane';
 import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
@@ -24,7 +24,8 @@ export const misclosureUnexplained: Check = (solution) =>
   });
 
 /** The covariance of the loop, from the station around to where the last leg ended. */
-function covarianceAround({ places, legs }: Solution, { leg }: Closure): Covariance {
+function covarianceAround(solution: Solution, { leg }: Closure): Covariance {
+  const { places, legs } = asWalked(solution);
   const last = legs.leg(leg);
   const around = places.relative(last.to, last.from);
   const shared = joinedSums(around.shared, legs.sharedOf(leg));

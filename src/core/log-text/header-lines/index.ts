@@ -1,3 +1,4 @@
+import { adjustLine } from './adjust';
 import { byLine } from './by';
 import { convergenceLine } from './convergence';
 import { correctionLine } from './correction';
@@ -21,6 +22,7 @@ export const HEADER_LINES: readonly HeaderLine[] = [
   correctionLine,
   convergenceLine,
   showLine,
+  adjustLine,
   errorsLine,
 ];
 

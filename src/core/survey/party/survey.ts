@@ -1,20 +1,13 @@
-import type { Covariance } from '../../errors/covariance';
+import { sumCovariance, type Covariance } from '../../errors/covariance';
 import { sharedCovariance } from '../../errors/shared-errors';
-import type { Method } from '../../model/area';
 import type { SharedError } from '../../errors/sources/source';
-import { sumCovariance } from '../../errors/covariance';
-import {
-  adjustNetwork,
-  orderOf,
-  spare,
-  type Adjusted,
-  type AdjustOptions,
-} from '../network/adjust';
+import type { Method } from '../../model/method';
+import type { Adjusted, AdjustOptions } from '../network/adjust';
 import { atLeast } from '../network/chi-square';
-import type { Network, NetworkLine } from '../network/readings';
-import { asRead, closuresBy, partOf, treeOf, type SurveyClosure } from './closures';
+import { closuresBy, type SurveyClosure } from './closures';
 import type { Party } from './party';
-import { SurveyPlaces } from './survey-places';
+import { placesBy } from './places-by';
+import type { SurveyPlaces } from './survey-places';
 
 /** The test of the whole: do the errors that were stated explain what the loops came out as? */
 interface WholeTest {
@@ -47,54 +40,17 @@ export interface Survey {
 
 /** Solves a survey by a method. */
 export function survey(party: Party, method: Method, options: AdjustOptions = {}): Survey {
-  const { network, members } = party;
-  const frame = members[0]!.solution.places.frame;
-  const { tree, closing } = treeOf(network);
-  const walked = asRead(partOf(network, tree));
-  const asWalked = new SurveyPlaces(frame, walked);
-  const isChecked = spare(network) > 0;
-  const adjusted = isChecked ? adjustNetwork(network, orderOf(network), options) : null;
+  const { places, asWalked, walked, closing, adjusted } = placesBy(party, method, options);
   return {
     party,
     method,
     asWalked,
-    places: placesBy(method, party, asWalked, walked, adjusted),
+    places,
     closures: closuresBy(party, closing, walked),
     adjusted,
     test: adjusted && testOf(adjusted),
     estimates: adjusted ? estimatesOf(adjusted) : [],
   };
-}
-
-function placesBy(
-  method: Method,
-  { network }: Party,
-  asWalked: SurveyPlaces,
-  walked: Adjusted,
-  adjusted: Adjusted | null,
-): SurveyPlaces {
-  if (!adjusted || method === 'as-walked') return asWalked;
-  if (method === 'least-squares') return new SurveyPlaces(asWalked.frame, adjusted);
-  // How sure these places are is not told by the rule: as walked, which they seldom fall short of.
-  return new SurveyPlaces(asWalked.frame, walked, compassRule(network).places);
-}
-
-/**
- * The compass rule: a misclosure is shared out by the length of the legs. For one loop it is least
- * squares with the variance of every leg, along and across it alike, as its length; so it is for
- * loops that hang together, whose order then does not matter.
- * Source: N. Bowditch, The Analyst, 1808 (memory).
- */
-export function compassRule({ nodes, lines }: Network): Adjusted {
-  const byLength = lines
-    .filter(({ alongVariance }) => alongVariance !== Infinity)
-    .map((line): NetworkLine => ({
-      ...line,
-      alongVariance: 1 / line.metres,
-      acrossVariance: 1 / line.metres,
-      shared: [],
-    }));
-  return asRead({ nodes, lines: byLength, sources: [] });
 }
 
 function testOf({ chiSquare, redundancy }: Adjusted): WholeTest {

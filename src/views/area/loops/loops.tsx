@@ -1,5 +1,5 @@
 import { Radio } from 'antd';
-import { METHODS } from '@/core/model/area';
+import { METHODS } from '@/core/model/method';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import { lengthText } from '@/core/units/shown';

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { thousandArrivals } from '@/core/errors/arrivals';
 import { straightWalk } from '@/core/navigation/simulated-walk';
-import type { Solution } from '@/core/survey/solution';
+import { asWalked, type Solution } from '@/core/survey/solution';
 import styles from './sketch-pane.module.css';
 
 /** Where 1,000 simulated walks home end, as dots in metres around the start, y downward. */
@@ -10,7 +10,7 @@ export function WalksCloud({ solution }: { solution: Solution }) {
   const settled = useDeferredValue(solution);
   const dots = useMemo(() => {
     if (settled.current === 0) return '';
-    const ends = thousandArrivals(straightWalk(settled));
+    const ends = thousandArrivals(straightWalk(asWalked(settled)));
     let path = '';
     for (let i = 0; i < ends.length; i += 2) {
       path += `M${ends[i]!.toFixed(1)} ${(-ends[i + 1]!).toFixed(1)}h0`;

@@ -3,6 +3,7 @@ import { isGeneralPace } from '@/core/edit/settings';
 import { faultMessage } from '@/core/faults/messages';
 import { readHeaderLine, readLine } from '@/core/log-text/read-line';
 import type { Header } from '@/core/model/header';
+import type { Method } from '@/core/model/method';
 import { headerOf, type Outing } from '@/core/model/outing';
 import {
   noteOf,
@@ -18,6 +19,10 @@ export interface SettingsFields {
   readonly date: string;
   readonly start: string;
   readonly pace: string;
+  /** Whose outing it is. */
+  readonly by: string;
+  /** How its loops become places. */
+  readonly method: Method;
 }
 
 export function fieldsOf(outing: Outing): SettingsFields {
@@ -27,6 +32,8 @@ export function fieldsOf(outing: Outing): SettingsFields {
     name: outing.name,
     date: date ? [date.day, date.time].filter(Boolean).join(' ') : '',
     start: start.name,
+    by: outing.by ?? '',
+    method: outing.adjust?.method ?? 'as-walked',
     pace: pace ? writeEntry({ ...pace, note: undefined }, 'magnetic').replace('pace ', '') : '',
   };
 }
@@ -82,10 +89,13 @@ export function readSettings(
 ): ReadSettings {
   const declination = readDraft(draft, outing);
   const wrong: Wrong = { ...declination.wrong };
-  const { date: _date, convergence: _convergence, ...rest } = headerOf(outing);
+  const { date: _date, convergence: _convergence, by: _by, adjust, ...rest } = headerOf(outing);
+  const by = fields.by.trim();
   const header: Header = {
     ...rest,
     name: fields.name.trim(),
+    ...(by !== '' && { by }),
+    ...(fields.method !== 'as-walked' && { adjust: { ...adjust, method: fields.method } }),
     ...readDate(fields.date.trim(), outing, wrong),
     start: readStart(fields.start.trim(), place, outing, wrong),
   };

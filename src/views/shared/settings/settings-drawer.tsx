@@ -1,7 +1,8 @@
 'use client';
-import { Alert, Button, Drawer, Form, Input } from 'antd';
+import { Alert, Button, Drawer, Form, Input, Radio } from 'antd';
 import { useMemo, useState } from 'react';
 import type { OutingSettings } from '@/core/edit/settings';
+import { METHODS, type Method } from '@/core/model/method';
 import type { Outing } from '@/core/model/outing';
 import { ThemeSwitch } from '@/ui/theme/theme-switch';
 import { UnitsChoice } from '@/ui/units/units-choice';
@@ -12,6 +13,7 @@ import { Outlook } from '@/views/shared/declination/outlook';
 import { useDraftOutlook, type DraftOutlook } from '@/views/shared/declination/use-draft-outlook';
 import styles from '@/views/shared/fields/dialog.module.css';
 import { PlaceField, placeTextOf, type PlaceText } from '@/views/shared/fields/place-field';
+import { METHOD_LABEL, METHOD_WORDS } from '@/views/shared/words/method-words';
 import { viewUrl } from '@/views/views';
 import { fieldsOf, readSettings, type SettingsFields } from './read-settings';
 
@@ -46,7 +48,8 @@ function useSaving(settings: OutingSettings | null, onSave: Props['onSave'], onC
 }
 
 /** Label and hint of each field that is typed. */
-const TEXTS: Readonly<Record<keyof SettingsFields, readonly [label: string, hint: string]>> = {
+type TextName = Exclude<keyof SettingsFields, 'method'>;
+const TEXTS: Readonly<Record<TextName, readonly [label: string, hint: string]>> = {
   pace: [
     'Pace length',
     'A pace is two steps, the same foot each time: 65 per 100 m, 1.54 m or 5 ft',
@@ -54,10 +57,11 @@ const TEXTS: Readonly<Record<keyof SettingsFields, readonly [label: string, hint
   name: ['Name of the outing', ''],
   date: ['Day and time', '2026-08-14 09:40'],
   start: ['Name of the start', 'The place to come back to: Dock'],
+  by: ['Whose outing it is', 'In an area, one person’s outings share a compass and a stride'],
 };
 
 interface FieldProps {
-  name: keyof SettingsFields;
+  name: TextName;
   fields: SettingsFields;
   wrong: Partial<Record<string, string>>;
   onFields: (fields: SettingsFields) => void;
@@ -138,6 +142,24 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
   );
 }
 
+interface MethodProps {
+  method: Method;
+  onMethod: (method: Method) => void;
+}
+
+/** How loops become places: nothing that was read is changed by it. */
+const MethodField = ({ method, onMethod }: MethodProps) => (
+  <Form.Item label={METHOD_LABEL} help={METHOD_WORDS[method][1]}>
+    <Radio.Group
+      aria-label={METHOD_LABEL}
+      optionType="button"
+      value={method}
+      onChange={({ target }) => onMethod(target.value as Method)}
+      options={METHODS.map((each) => ({ value: each, label: METHOD_WORDS[each][0] }))}
+    />
+  </Form.Item>
+);
+
 interface FormProps {
   outing: Outing;
   settings: ReturnType<typeof useSettings>;
@@ -170,10 +192,14 @@ function SettingsForm({ outing, settings, outlook, refused, onSave, onHelp }: Fo
         onChange={(change) => setDraft((before) => ({ ...before, ...change }))}
       />
       <h2 className={styles.part}>Outing</h2>
-      {(['name', 'date', 'start'] as const).map((name) => (
+      {(['name', 'date', 'start', 'by'] as const).map((name) => (
         <TextField key={name} {...field} name={name} />
       ))}
       <PlaceField place={place} onChange={setPlace} />
+      <MethodField
+        method={fields.method}
+        onMethod={(method) => setFields((before) => ({ ...before, method }))}
+      />
       {/* Enter in a field submits only where a submit button is. */}
       <button type="submit" hidden />
     </Form>

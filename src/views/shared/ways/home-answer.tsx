@@ -6,6 +6,7 @@ import { correctionOf } from '@/core/north/outing-norths';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { signedDifference } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
+import { adjustedSentence } from '@/views/shared/words/method-words';
 import { BigBearing } from './big-bearing';
 import { homeWords, stretchFigures } from './home-words';
 import styles from './home-answer.module.css';
@@ -56,7 +57,9 @@ export function HomeAnswer({ solution, way }: Props) {
         </p>
       )}
       <p className={styles.to}>{to}</p>
-      <p className={styles.sure}>{sure}</p>
+      <p className={styles.sure}>
+        {sure} {adjustedSentence(solution)}
+      </p>
     </section>
   );
 }

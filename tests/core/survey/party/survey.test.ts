@@ -5,7 +5,7 @@ import { sharedCovariance } from '@/core/errors/shared-errors';
 import { adjustNetwork } from '@/core/survey/network/adjust';
 import { joinOutings } from '@/core/survey/party/party';
 import { stationsOfOneName } from '@/core/survey/party/stations';
-import { METHODS } from '@/core/model/area';
+import { METHODS } from '@/core/model/method';
 import { covarianceBetween, survey } from '@/core/survey/party/survey';
 import { solvedLog } from '../../../support/outings';
 import { nodeNamed, partyOf, surveyOf } from '../../../support/survey/surveys';

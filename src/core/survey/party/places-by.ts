@@ -1,0 +1,70 @@
+import type { Method } from '../../model/method';
+import {
+  adjustNetwork,
+  orderOf,
+  spare,
+  type Adjusted,
+  type AdjustOptions,
+} from '../network/adjust';
+import type { Network, NetworkLine } from '../network/readings';
+import { asRead, partOf, treeOf } from './closures';
+import type { Party } from './party';
+import { SurveyPlaces } from './survey-places';
+
+/** The places of a survey by a method, and what they come from. */
+export interface SolvedPlaces {
+  readonly places: SurveyPlaces;
+  readonly asWalked: SurveyPlaces;
+  /** The lines by which each place was first come to, as walked. */
+  readonly walked: Adjusted;
+  readonly closing: readonly number[];
+  /** By least squares, whatever the method; null where nothing is checked by anything. */
+  readonly adjusted: Adjusted | null;
+}
+
+/** Solves the places of a survey by a method. */
+export function placesBy(
+  { network, members }: Party,
+  method: Method,
+  options: AdjustOptions = {},
+): SolvedPlaces {
+  const { frame } = members[0]!.solution.places;
+  const { tree, closing } = treeOf(network);
+  const walked = asRead(partOf(network, tree));
+  const asWalked = new SurveyPlaces(frame, walked);
+  const isChecked = spare(network) > 0;
+  const adjusted = isChecked ? adjustNetwork(network, orderOf(network), options) : null;
+  const places = chosen(method, network, asWalked, walked, adjusted);
+  return { places, asWalked, walked, closing, adjusted };
+}
+
+function chosen(
+  method: Method,
+  network: Network,
+  asWalked: SurveyPlaces,
+  walked: Adjusted,
+  adjusted: Adjusted | null,
+): SurveyPlaces {
+  if (!adjusted || method === 'as-walked') return asWalked;
+  if (method === 'least-squares') return new SurveyPlaces(asWalked.frame, adjusted);
+  // How sure these places are is not told by the rule: as walked, which they seldom fall short of.
+  return new SurveyPlaces(asWalked.frame, walked, compassRule(network).places);
+}
+
+/**
+ * The compass rule: a misclosure is shared out by the length of the legs. For one loop it is least
+ * squares with the variance of every leg, along and across it alike, as its length; so it is for
+ * loops that hang together, whose order then does not matter.
+ * Source: N. Bowditch, The Analyst, 1808 (memory).
+ */
+export function compassRule({ nodes, lines }: Network): Adjusted {
+  const byLength = lines
+    .filter(({ alongVariance }) => alongVariance !== Infinity)
+    .map((line): NetworkLine => ({
+      ...line,
+      alongVariance: 1 / line.metres,
+      acrossVariance: 1 / line.metres,
+      shared: [],
+    }));
+  return asRead({ nodes, lines: byLength, sources: [] });
+}
