@@ -99,6 +99,21 @@ describe('an area', () => {
     await visitor.reads('header', /From Fen pool/);
     await page.goBack();
     await visitor.reads('main', /From Fen pool/);
+    // Another way is handed to the counter of a new outing.
+    for (const [label, name] of [
+      ['From', 'Lookout'],
+      ['To', 'Gauge 4'],
+    ] as const) {
+      await page.focus(`input[aria-label="${label}"]`);
+      await page.keyboard.type(name);
+      await page.keyboard.press('Enter');
+    }
+    await visitor.click('Walk it: count to there');
+    await page.waitForSelector('#follow');
+    await visitor.reads('main', /Gauge 4/);
+    expect(await visitor.value('#follow')).toMatch(/^\d{3}M?$/);
+    await page.goBack();
+    await visitor.reads('main', /From Lookout/);
   });
 
   it('is deleted, and restored', async () => {
@@ -107,6 +122,29 @@ describe('an area', () => {
     await visitor.reads('main', /This area was deleted/);
     await visitor.click('Restore it');
     await visitor.reads('main', /Way between two places/);
+  });
+});
+
+describe('an area of many legs', () => {
+  const shared = sharedVisitor();
+
+  it('is adjusted in a worker, and is there when it is done', async () => {
+    const { visitor } = shared;
+    // Eighty squares one beside the other, each closed, and a leg of one of them reversed.
+    const squares = Array.from({ length: 80 }, (_, i) => [
+      `from ${i === 0 ? 'Dock' : `B${i - 1}`}`,
+      '000 200m',
+      `090 200m > A${i}`,
+      `${i === 40 ? '000' : '180'} 200m > B${i}`,
+      `270 200m > ${i === 0 ? 'Dock' : `B${i - 1}`}`,
+    ]).flat();
+    await visitor.store(['start Dock', ...squares], 'Squares');
+    await visitor.goto('area');
+    await visitor.choose('Squares');
+    await visitor.click('Make the area');
+    await visitor.reads('[data-testid=suspects]', /Leg 163: the bearing is 180° off/);
+    await visitor.reads('[data-testid=whole-test]', /The loops do not close/);
+    expect(visitor.problems).toEqual([]);
   });
 });
 

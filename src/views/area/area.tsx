@@ -35,6 +35,12 @@ function OneArea({ id }: { id: string }) {
       );
     case 'damaged':
       return <PlainPage words={WORDS.damaged} alert />;
+    case 'adjusting':
+      return (
+        <PlainPage words={WORDS.adjusting(opening.round)}>
+          <PressButton onClick={opening.stop}>{WORDS.stop}</PressButton>
+        </PlainPage>
+      );
     case 'loading':
       return <PlainPage words={WORDS.loading} />;
   }

@@ -59,10 +59,15 @@ export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
             </li>
           ))}
         </ul>
-        <PressButton look="primary" large disabled={chosen.length < 2} onClick={() => void make()}>
+        <PressButton
+          look="primary"
+          large
+          disabled={chosen.length === 0}
+          onClick={() => void make()}
+        >
           {WORDS.make}
         </PressButton>
-        {chosen.length < 2 && <p className={styles.soft}>{WORDS.chooseTwo}</p>}
+        {chosen.length === 0 && <p className={styles.soft}>{WORDS.chooseSome}</p>}
       </Section>
     </ViewPage>
   );

@@ -1,7 +1,9 @@
 'use client';
 import { liveQuery } from 'dexie';
-import { useEffect, useMemo, useState } from 'react';
-import { areaAnswer, type AreaAnswer } from '@/core/navigation/area-answer';
+import { sum } from 'd3-array';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { areaAnswer, areaParts, NO_PARTS } from '@/core/navigation/area-answer';
+import type { AreaAnswer, AreaParts } from '@/core/navigation/area-answer';
 import type { Area } from '@/core/model/area';
 import type { Outing } from '@/core/model/outing';
 import { solve } from '@/core/survey/solve';
@@ -11,6 +13,7 @@ import type { AreaState } from '@/store/areas/replay';
 import { openingFault } from '@/store/database';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
+import { adjustInWorker, type AreaRun } from '@/workers/areas';
 import { browserDatabase } from '@/views/shared/data/browser-store';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
 
@@ -88,9 +91,58 @@ export interface OpenArea {
 
 export type AreaOpening =
   | { readonly status: 'loading' | 'missing' | 'damaged' }
+  | { readonly status: 'adjusting'; readonly round: number; readonly stop: () => void }
   | { readonly status: 'discarded'; readonly recover: () => Promise<AreaOutcome> }
   | { readonly status: 'failed'; readonly fault: StoreFault }
   | { readonly status: 'ready'; readonly open: OpenArea };
+
+/** More legs than this are adjusted in a worker. */
+const MOST_AT_ONCE = 300;
+
+interface Found {
+  readonly solutions: ReadonlyMap<string, Solution> | null;
+  readonly area: Area | null;
+  readonly parts: AreaParts;
+}
+
+/**
+ * What takes time of an area: at once where it is small, else from a worker, with its rounds. What
+ * was stopped is shown as walked.
+ */
+function useParts(
+  area: Area | null,
+  members: readonly Outing[],
+  solutions: ReadonlyMap<string, Solution> | null,
+) {
+  const [round, setRound] = useState(0);
+  const [found, setFound] = useState<Found | null>(null);
+  const run = useRef<AreaRun | null>(null);
+  const legs = useMemo(
+    () => sum(solutions?.values() ?? [], (each) => each.legs.count),
+    [solutions],
+  );
+  const isSmall = legs <= MOST_AT_ONCE;
+  const small = useMemo(
+    () => (area && solutions && isSmall ? areaParts(area, solutions) : null),
+    [area, solutions, isSmall],
+  );
+  useEffect(() => {
+    if (!area || !solutions || isSmall) return;
+    const started = adjustInWorker({ area, outings: members }, setRound);
+    run.current = started;
+    let isCurrent = true;
+    const show = (parts: AreaParts) => isCurrent && setFound({ solutions, area, parts });
+    started.parts.then(show, () => show(NO_PARTS));
+    return () => {
+      isCurrent = false;
+      started.stop();
+    };
+  }, [area, members, solutions, isSmall]);
+  const stop = useCallback(() => run.current?.stop(), []);
+  // While another adjustment is under way, the one before is not of this area any more.
+  const isFresh = found?.solutions === solutions && found.area === area;
+  return { parts: small ?? (isFresh ? found.parts : null), round, stop };
+}
 
 /** The area of an id. */
 export function useArea(id: string): AreaOpening {
@@ -107,20 +159,27 @@ export function useArea(id: string): AreaOpening {
   );
   const waits = models === null && needs.some((each) => each !== 'none');
   const actions = useMemo(() => actionsOf(id), [id]);
-  const answer = useMemo(() => {
-    if (!area || waits) return null;
-    const solutions = new Map<string, Solution>();
+  const solutions = useMemo(() => {
+    if (waits) return null;
+    const found = new Map<string, Solution>();
     for (const outing of members) {
-      const solved = solve(outing, models);
-      if (solved.ok) solutions.set(outing.id, solved.value);
+      // The area has a method of its own.
+      const solved = solve({ ...outing, adjust: undefined }, models);
+      if (solved.ok) found.set(outing.id, solved.value);
     }
-    return areaAnswer(area, solutions);
-  }, [area, members, models, waits]);
+    return found;
+  }, [members, models, waits]);
+  const { parts, round, stop } = useParts(area, members, solutions);
+  const answer = useMemo(
+    () => area && solutions && parts && areaAnswer(area, solutions, parts),
+    [area, solutions, parts],
+  );
   if (stored.status !== 'ready') return stored;
   if (stored.damaged) return { status: 'damaged' };
   if (!stored.area) return { status: 'missing' };
   if (stored.area.discarded) return { status: 'discarded', recover: actions.recover };
-  if (!answer || !area) return { status: 'loading' };
+  if (!area || !solutions) return { status: 'loading' };
+  if (!answer) return { status: 'adjusting', round, stop };
   const absent = area.outings.filter((each) => !answer.found.ids.includes(each));
   const open = { state: stored.area, area, outings: stored.outings, absent, answer, actions };
   return { status: 'ready', open };

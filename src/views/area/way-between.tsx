@@ -3,6 +3,8 @@ import { useMemo, useState } from 'react';
 import { areaWay, walkedWay } from '@/core/navigation/area-way';
 import { compassPointWords, NORTH_WORDS, pacesWords } from '@/core/entries/describe';
 import { shownBearing } from '@/core/north/norths';
+import { bearingDigits } from '@/core/units/angle';
+import { NORTH_LETTERS } from '@/core/units/bearing';
 import { nameOf } from '@/core/survey/party/party';
 import { northShown } from '@/core/survey/solution';
 import type { Survey } from '@/core/survey/party/survey';
@@ -30,17 +32,22 @@ interface Props {
   onEnds: (ends: WayEnds) => void;
 }
 
+/** The name of a place; a number says whose log it is from. */
+function placeName({ party }: Survey, node: number): string {
+  const { name, stations } = party.nodes.all[node]!;
+  const [first] = stations;
+  if (!/^\d+$/.test(name) || !first) return visibleText(name);
+  return `${name} (${visibleText(nameOf(party, first.outing))})`;
+}
+
 /** The way between any two places, whoever found them: straight, and over legs that were walked. */
 export function WayBetween({ open, survey, ends, onEnds }: Props) {
   const { party } = survey;
   const [chosen, setWalker] = useState(0);
   const walker = Math.min(chosen, party.members.length - 1);
-  const places = party.nodes.all.map(({ name, stations }, node) => ({
+  const places = party.nodes.all.map((_, node) => ({
     value: node,
-    label:
-      /^\d+$/.test(name) && stations[0]
-        ? `${name} (${visibleText(nameOf(party, stations[0].outing))})`
-        : visibleText(name),
+    label: placeName(survey, node),
   }));
   const choice = (end: keyof WayEnds, label: string) => (
     <label className={styles.end}>
@@ -56,6 +63,13 @@ export function WayBetween({ open, survey, ends, onEnds }: Props) {
     </label>
   );
   const { from, to } = ends;
+  /** A new outing from here, and to its counter where it leads on to a place. */
+  const start = async (toward: number | null) => {
+    const id = from === null ? null : await startFrom(open, survey, from, walker);
+    if (id === null || from === null) return;
+    if (toward === null) return location.assign(viewUrl('outing', id));
+    location.assign(viewUrl('counter', id, toCount(survey, walker, from, toward)));
+  };
   return (
     <Section id="area-way" title={WORDS.way}>
       <div className={styles.ends}>
@@ -66,16 +80,11 @@ export function WayBetween({ open, survey, ends, onEnds }: Props) {
       {from === null || to === null || from === to ? (
         <p className={styles.soft}>{WORDS.choose}</p>
       ) : (
-        <Ways survey={survey} from={from} to={to} walker={walker} />
+        <Ways survey={survey} from={from} to={to} walker={walker} onWalk={start} />
       )}
       {from !== null && (
-        <PressButton
-          onClick={async () => {
-            const id = await startFrom(open, survey, from, walker);
-            if (id !== null) location.assign(viewUrl('outing', id));
-          }}
-        >
-          {WORDS.startHere(visibleText(party.nodes.all[from]!.name))}
+        <PressButton onClick={() => void start(null)}>
+          {WORDS.startHere(placeName(survey, from))}
         </PressButton>
       )}
     </Section>
@@ -108,14 +117,30 @@ function WalkerChoice({ survey: { party }, walker, onWalker }: WalkerProps) {
   );
 }
 
-interface WaysProps {
+/** What the counter follows: the bearing, how far, and to what. */
+function toCount(survey: Survey, walker: number, from: number, to: number) {
+  const { bearing, distanceMetres } = areaWay(survey, walker, from, to);
+  const { solution } = survey.party.members[walker]!;
+  const { degrees, north } = shownBearing(bearing, northShown(solution));
+  return {
+    follow: `${bearingDigits(degrees)}${NORTH_LETTERS[north]}`,
+    metres: distanceMetres.toFixed(1),
+    to: survey.party.nodes.all[to]!.name,
+  };
+}
+
+interface StretchProps {
   survey: Survey;
   from: number;
   to: number;
   walker: number;
 }
 
-function Ways({ survey, from, to, walker }: WaysProps) {
+interface WaysProps extends StretchProps {
+  onWalk: (toward: number) => Promise<void>;
+}
+
+function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
   const walked = useMemo(() => walkedWay(survey, from, to), [survey, from, to]);
   const stretches = walked?.nodes.slice(1).map((node, i) => [walked.nodes[i]!, node] as const);
   const straight = areaWay(survey, walker, from, to);
@@ -127,6 +152,7 @@ function Ways({ survey, from, to, walker }: WaysProps) {
         {WORDS.within(straight.within95Metres)}
       </p>
       <p className={styles.soft}>{WORDS.straightCaution}</p>
+      <PressButton onClick={() => void onWalk(to)}>{WORDS.walkStraight}</PressButton>
       <h3>{WORDS.alongLegs}</h3>
       {walked && stretches ? (
         <>
@@ -134,11 +160,11 @@ function Ways({ survey, from, to, walker }: WaysProps) {
           <ol className={styles.rows} data-testid="walked">
             {stretches.map(([a, b]) => (
               <li key={`${a} ${b}`}>
-                {visibleText(survey.party.nodes.all[b]!.name)}:{' '}
-                <WayWords survey={survey} from={a} to={b} walker={walker} />
+                {placeName(survey, b)}: <WayWords survey={survey} from={a} to={b} walker={walker} />
               </li>
             ))}
           </ol>
+          <PressButton onClick={() => void onWalk(walked.nodes[1]!)}>{WORDS.walkLegs}</PressButton>
         </>
       ) : (
         <p className={page.soft}>{WORDS.noWalked}</p>
@@ -147,7 +173,7 @@ function Ways({ survey, from, to, walker }: WaysProps) {
   );
 }
 
-function WayWords({ survey, from, to, walker }: WaysProps) {
+function WayWords({ survey, from, to, walker }: StretchProps) {
   const way = areaWay(survey, walker, from, to);
   const { solution } = survey.party.members[walker]!;
   const { degrees, north } = shownBearing(way.bearing, northShown(solution));

@@ -16,6 +16,10 @@ const ESTIMATES: Readonly<Partial<Record<SourceId, string>>> = {
 /** The words of an area. */
 export const WORDS = {
   loading: 'Opening the area…',
+  adjusting: (round: number) => `Adjusting the area${round > 0 ? `, round ${round}` : ''}…`,
+  stop: 'Show it as walked',
+  notAdjusted:
+    'Not adjusted: it was stopped, or too many of its loops hang together. Shown as walked.',
   missing: 'There is no such area on this device.',
   damaged: 'This area can’t be read to its end. Its outings are safe.',
   untitled: SHARED_WORDS.untitled,
@@ -85,6 +89,8 @@ export const WORDS = {
   alongLegs: 'Along legs that were walked',
   stretches: (metres: Metres, count: number) =>
     `${distanceText(metres)}, ${plural(count, 'leg', 'legs')}`,
+  walkStraight: 'Walk it: count to there',
+  walkLegs: 'Walk it: count to the first of them',
   noWalked: 'No walked legs lead there.',
   within: (metres: Metres) => `within ${uncertaintyText(metres)} (95 %)`,
   startHere: (name: string) => `Start an outing from ${name}`,
@@ -119,7 +125,7 @@ export const WORDS = {
     'One map of what several people walked from one place, or you on several days. Choose the ' +
     'outings; their readings stay as they are.',
   make: 'Make the area',
-  chooseTwo: 'Choose at least two outings.',
+  chooseSome: 'Choose one outing or more.',
   byWhom: (by: string) => `by ${by}`,
   yourOwn: 'your own',
   notJoined: 'These outings are not joined yet. Say below which of their stations are one.',

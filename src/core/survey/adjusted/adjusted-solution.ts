@@ -8,7 +8,7 @@ import type { Frame, Places, RelativePlace } from '../places';
 import type { Legs, Solution, SolvedLeg } from '../solution';
 
 /** A longer log stays as walked: it would be adjusted anew with each of its lines. */
-export const MOST_ADJUSTED_LEGS = 3000;
+const MOST_ADJUSTED_LEGS = 3000;
 
 /** The places of an adjusted network by the stations of the outing. */
 class AdjustedPlaces implements Places {

@@ -73,6 +73,11 @@ export class Factor {
     this.below = below;
   }
 
+  /** A factor that was posted between threads, and lost what it can do on the way. */
+  static restored(posted: Pick<Factor, 'elimination' | 'pivots' | 'below'>): Factor {
+    return Object.assign(Object.create(Factor.prototype) as Factor, posted);
+  }
+
   /** Solves N·x = b in place; `columns` right-hand sides stand beside each other, row by row. */
   solve(b: Float64Array, columns: number): void {
     this.forward(b, columns);

@@ -22,18 +22,30 @@ export interface SolvedPlaces {
   readonly adjusted: Adjusted | null;
 }
 
-/** Solves the places of a survey by a method. */
+/** More places than this that hang together take longer than anyone waits. */
+const MOST_TANGLED = 400;
+
+/** The network by least squares; null where nothing is checked, or too much hangs together. */
+export function leastSquares(network: Network, options: AdjustOptions = {}): Adjusted | null {
+  if (spare(network) <= 0) return null;
+  const order = orderOf(network);
+  return order.widest > MOST_TANGLED ? null : adjustNetwork(network, order, options);
+}
+
+/**
+ * Solves the places of a survey by a method. `ready` is its adjustment, where another thread has
+ * made it.
+ */
 export function placesBy(
   { network, members }: Party,
   method: Method,
-  options: AdjustOptions = {},
+  ready?: Adjusted | null,
 ): SolvedPlaces {
   const { frame } = members[0]!.solution.places;
   const { tree, closing } = treeOf(network);
   const walked = asRead(partOf(network, tree));
   const asWalked = new SurveyPlaces(frame, walked);
-  const isChecked = spare(network) > 0;
-  const adjusted = isChecked ? adjustNetwork(network, orderOf(network), options) : null;
+  const adjusted = ready === undefined ? leastSquares(network) : ready;
   const places = chosen(method, network, asWalked, walked, adjusted);
   return { places, asWalked, walked, closing, adjusted };
 }

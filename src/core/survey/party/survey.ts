@@ -2,7 +2,7 @@ import { sumCovariance, type Covariance } from '../../errors/covariance';
 import { sharedCovariance } from '../../errors/shared-errors';
 import type { SharedError } from '../../errors/sources/source';
 import type { Method } from '../../model/method';
-import type { Adjusted, AdjustOptions } from '../network/adjust';
+import type { Adjusted } from '../network/adjust';
 import { atLeast } from '../network/chi-square';
 import { closuresBy, type SurveyClosure } from './closures';
 import type { Party } from './party';
@@ -38,9 +38,9 @@ export interface Survey {
   readonly estimates: readonly Estimate[];
 }
 
-/** Solves a survey by a method. */
-export function survey(party: Party, method: Method, options: AdjustOptions = {}): Survey {
-  const { places, asWalked, walked, closing, adjusted } = placesBy(party, method, options);
+/** Solves a survey by a method; `ready` is its adjustment, where that is made already. */
+export function survey(party: Party, method: Method, ready?: Adjusted | null): Survey {
+  const { places, asWalked, walked, closing, adjusted } = placesBy(party, method, ready);
   return {
     party,
     method,

@@ -26,6 +26,7 @@ export function Loops({ open, survey }: { open: OpenArea; survey: Survey }) {
         options={METHODS.map((method) => ({ value: method, label: WORDS.methods[method][0] }))}
       />
       <p className={styles.soft}>{WORDS.methods[open.area.method][1]}</p>
+      {closures.length > 0 && !survey.adjusted && <p role="status">{WORDS.notAdjusted}</p>}
       {test && (
         <p data-testid="whole-test" className={test.p < UNEXPLAINED ? page.warning : undefined}>
           {test.p < UNEXPLAINED ? WORDS.unexplained(test.p) : WORDS.fits(test.p)}

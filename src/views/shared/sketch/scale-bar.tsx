@@ -9,7 +9,7 @@ const MOST_PIXELS = 140;
 /** The box that the scale bar and its words take. */
 export const scaleBox = (height: number): Box => ({
   left: 0,
-  right: 24 + MOST_PIXELS + 60,
+  right: 24 + MOST_PIXELS + 120,
   top: height - 60,
   bottom: height,
 });

@@ -1,0 +1,32 @@
+import { proxy, wrap } from 'comlink';
+import type { AreaParts } from '../core/navigation/area-answer';
+import { Factor } from '../core/survey/network/factor';
+import type { AreaJob, AreasWorker } from './areas-protocol';
+
+/** An adjustment that is under way. */
+export interface AreaRun {
+  /** Rejects when the worker died or was stopped. */
+  readonly parts: Promise<AreaParts>;
+  stop(): void;
+}
+
+/** Adjusts an area in a worker of its own. */
+export function adjustInWorker(job: AreaJob, onRound: (round: number) => void): AreaRun {
+  const worker = new Worker(new URL('./areas.worker.ts', import.meta.url), { type: 'module' });
+  let stop: () => void = () => undefined;
+  const ended = new Promise<never>((_resolve, reject) => {
+    worker.onerror = () => reject(new Error('the worker failed'));
+    stop = () => reject(new Error('stopped'));
+  });
+  const solved = wrap<AreasWorker>(worker).solve(job, proxy(onRound)) as Promise<AreaParts>;
+  const parts = Promise.race([solved, ended])
+    .then(restored)
+    .finally(() => worker.terminate());
+  return { parts, stop: () => stop() };
+}
+
+/** What was posted, able again to do what it could. */
+const restored = ({ adjusted, ...rest }: AreaParts): AreaParts => ({
+  ...rest,
+  adjusted: adjusted && { ...adjusted, factor: Factor.restored(adjusted.factor) },
+});

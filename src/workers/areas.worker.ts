@@ -1,0 +1,5 @@
+import { expose } from 'comlink';
+import type { AreasWorker } from './areas-protocol';
+import { runArea } from './areas-run';
+
+expose({ solve: runArea } satisfies AreasWorker);
