@@ -7,6 +7,7 @@ const { ensureChromium } = await import('./browser.mjs');
 ensureChromium();
 if (!existsSync('.next/script-hashes.json')) build();
 run('npx', 'tsx', 'bench/solve.ts');
+run('npx', 'tsx', 'bench/survey.ts');
 run('npx', 'tsx', 'bench/browser.ts');
 run('npx', 'tsx', 'bench/first-second.ts');
 run('npx', 'tsx', 'bench/arrivals.ts');

@@ -76,12 +76,6 @@ async function previewDayTwo(page) {
   await page.waitForSelector('[data-testid=preview]');
 }
 
-async function showCodes(page) {
-  await press(page, 'Show QR codes');
-  const code = await page.waitForSelector('[data-testid=code] svg');
-  await code.evaluate((svg) => svg.scrollIntoView({ block: 'center' }));
-}
-
 /** Each picture: the view, what has to be there, and what to do before the picture is taken. */
 const PICTURES = [
   { name: 'outings', path: '/', ready: 'a[href^="/outing"]' },
@@ -154,11 +148,10 @@ const PICTURES = [
     act: previewDayTwo,
   },
   {
-    name: 'qr-codes-phone',
-    viewport: PHONE,
-    theme: 'night',
-    path: ofDemo('/files'),
-    act: showCodes,
+    name: 'area',
+    path: '/area?id=demo-ormsay-lake',
+    ready: '[data-testid=suspects]',
+    act: (page) => page.click(label('Uncertainty')),
   },
 ];
 
@@ -175,9 +168,9 @@ async function takePicture(browser, url, picture) {
   const page = await context.newPage();
   await page.setViewport(viewport);
   await page.evaluateOnNewDocument((chosen) => localStorage.setItem('cairn-light', chosen), theme);
-  // The start page puts the demo outing into the database.
+  // The start page puts the demo outings into the database, and last the area that joins them.
   await page.goto(url);
-  await page.waitForSelector('a[href^="/outing"]');
+  await page.waitForSelector('a[href^="/area?id="]');
   if (path !== '/') await page.goto(url + path);
   await page.waitForSelector(ready, { visible: true });
   await act?.(page);

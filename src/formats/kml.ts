@@ -13,12 +13,13 @@ const coordinates = (positions: readonly Position[]) =>
       .join(' '),
   );
 
-const pointAt = (position: Position) => xmlElement('Point', {}, coordinates([position]));
+export const pointAt = (position: Position) => xmlElement('Point', {}, coordinates([position]));
 
-const lineOf = (positions: readonly Position[]) =>
+export const lineOf = (positions: readonly Position[]) =>
   xmlElement('LineString', {}, xmlText('tessellate', '1'), coordinates(positions));
 
-const placemark = (
+/** A named mark with a style. */
+export const placemark = (
   name: string,
   words: string | undefined,
   style: string,
@@ -66,6 +67,22 @@ const lineStyle = (id: string, colour: string, width: string): XmlElement =>
     xmlElement('LineStyle', {}, xmlText('color', colour), xmlText('width', width)),
   );
 
+/** A KML 2.3 file of some folders and marks. */
+export function kmlFile(elements: readonly XmlElement[]): string {
+  const document = xmlElement(
+    'Document',
+    {},
+    xmlText('name', 'Cairn Back'),
+    labelStyle('station', '0.9'),
+    labelStyle('thing', '0.8'),
+    lineStyle('leg', 'ff3a3024', '3'),
+    lineStyle('home', 'ff2030a0', '4'),
+    ...elements,
+  );
+  const namespace = { xmlns: 'http://www.opengis.net/kml/2.2', version: '2.3' };
+  return writeXml(xmlElement('kml', namespace, document));
+}
+
 /** KML 2.3: a folder for each outing, with stations, features, legs and the way home. */
 export const kmlFormat: Format = {
   name: 'kml',
@@ -74,17 +91,6 @@ export const kmlFormat: Format = {
   write(logbook, models) {
     const found = geoOutings(logbook, models);
     if (!found.ok) return found;
-    const document = xmlElement(
-      'Document',
-      {},
-      xmlText('name', 'Cairn Back'),
-      labelStyle('station', '0.9'),
-      labelStyle('thing', '0.8'),
-      lineStyle('leg', 'ff3a3024', '3'),
-      lineStyle('home', 'ff2030a0', '4'),
-      ...found.value.map(folder),
-    );
-    const namespace = { xmlns: 'http://www.opengis.net/kml/2.2', version: '2.3' };
-    return ok(writeXml(xmlElement('kml', namespace, document)));
+    return ok(kmlFile(found.value.map(folder)));
   },
 };

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { stationName } from '../readings/name';
+import { positionSchema } from '../readings/position';
 import { openObject } from '../readings/shape';
 import { headerFields } from './header';
 import { METHODS } from './method';
@@ -26,6 +27,12 @@ export const areaSchema = openObject({
   /** Stations that the person said are one place, and those that are not, whatever their names. */
   same: z.array(stationsOfOnePlace).check(z.maxLength(MOST_JOINS)),
   apart: z.array(stationsOfOnePlace).check(z.maxLength(MOST_JOINS)),
+  /** Stations whose position a map tells. */
+  known: z.optional(
+    z
+      .array(openObject({ outing: recordId, station: stationName, position: positionSchema }))
+      .check(z.maxLength(MOST_JOINS)),
+  ),
 });
 export type Area = z.infer<typeof areaSchema>;
 

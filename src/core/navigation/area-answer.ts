@@ -37,7 +37,7 @@ export function areaParts(
   onRound?: (round: number) => void,
 ): AreaParts {
   const found = areaMembers(area, solutions);
-  const party = joinOutings(found.members, found.same);
+  const party = joinOutings(found.members, found.same, found.known);
   if (!party.ok) return NO_PARTS;
   const adjusted = leastSquares(party.value.network, onRound ? { onRound } : {});
   const solved = survey(party.value, area.method, adjusted);
@@ -53,7 +53,7 @@ export function areaAnswer(
 ): AreaAnswer {
   const found = areaMembers(area, solutions);
   const named = proposedByName(area, found);
-  const party = joinOutings(found.members, found.same);
+  const party = joinOutings(found.members, found.same, found.known);
   if (!party.ok) return { found, named, joined: party };
   const solved = survey(party.value, area.method, adjusted);
   return { found, named, joined: { ok: true, survey: solved, suspects, near } };

@@ -2,10 +2,12 @@ import { ellipse } from '../errors/ellipse';
 import { walkerOf } from '../survey/party/party';
 import type { Survey } from '../survey/party/survey';
 import type { Solution } from '../survey/solution';
-import { vectorBetween } from '../units/plane';
+import { slopeTangent } from '../readings/slope';
+import { lengthOf, vectorBetween } from '../units/plane';
 import type { Metres } from '../units/units';
 import { homeMeans } from '../survey/home-means';
 import { positionError } from './position-error';
+import { NAISMITH_KMH, walkMinutes } from './ways/walk-time';
 import { wayAlong, type Way } from './ways/way';
 
 /** The straight way between two places of a survey, and how far off its end may be. */
@@ -30,54 +32,80 @@ export function areaWay(survey: Survey, walker: number, from: number, to: number
   };
 }
 
-/** A way over legs that were walked, known to go: the nodes on it, and its metres. */
+/** A way over legs that were walked, known to go: the nodes on it, its metres, its minutes. */
 export interface WalkedWay {
   readonly nodes: readonly number[];
   readonly metres: Metres;
+  readonly minutes: number;
+}
+
+/** What a walked way is chosen by. */
+export type Shortest = 'metres' | 'minutes';
+
+/** A leg as a stretch of a way, in one of its directions. */
+interface Joint extends Record<Shortest, number> {
+  readonly to: number;
+}
+
+/** What each place is joined to by legs, both ways; a climb takes its time one way. */
+function jointsOf({ party, places }: Survey): ReadonlyMap<number, readonly Joint[]> {
+  const joints = new Map<number, Joint[]>();
+  const add = (from: number, to: number, metres: Metres, climb: Metres) => {
+    const joint = { to, metres, minutes: walkMinutes(metres, NAISMITH_KMH, climb) };
+    const others = joints.get(from);
+    if (others) others.push(joint);
+    else joints.set(from, [joint]);
+  };
+  for (const [index, { from, to }] of party.network.lines.entries()) {
+    const { outing, leg } = party.sources[index]!;
+    if (leg === null) continue;
+    const metres = lengthOf(vectorBetween(places.at(from), places.at(to)));
+    const { reading } = party.members[outing]!.solution.legs.leg(leg);
+    const rise = metres * slopeTangent(reading);
+    add(from, to, metres, rise);
+    add(to, from, metres, -rise);
+  }
+  return joints;
+}
+
+interface Reached extends Record<Shortest, number> {
+  readonly before: number | null;
 }
 
 /**
- * The shortest way over legs that were walked, in either direction. Source: E. W. Dijkstra, A note
- * on two problems in connexion with graphs, Numerische Mathematik 1 (1959).
+ * The shortest way over legs that were walked, in either direction, by metres or by time. Source:
+ * E. W. Dijkstra, A note on two problems in connexion with graphs, Numerische Mathematik 1 (1959).
  */
-export function walkedWay({ party, places }: Survey, from: number, to: number): WalkedWay | null {
-  const joins = new Map<number, Map<number, Metres>>();
-  const join = (a: number, b: number, metres: Metres) => {
-    const known = joins.get(a) ?? new Map<number, Metres>();
-    joins.set(a, known.set(b, Math.min(metres, known.get(b) ?? Infinity)));
-  };
-  for (const [index, line] of party.network.lines.entries()) {
-    if (party.sources[index]!.leg === null) continue;
-    const { east, north } = vectorBetween(places.at(line.from), places.at(line.to));
-    const metres = Math.hypot(east, north);
-    join(line.from, line.to, metres);
-    join(line.to, line.from, metres);
-  }
-  const reached = new Map<number, { metres: Metres; before: number | null }>();
-  reached.set(from, { metres: 0, before: null });
+export function walkedWay(
+  survey: Survey,
+  from: number,
+  to: number,
+  by: Shortest = 'metres',
+): WalkedWay | null {
+  const joints = jointsOf(survey);
+  const reached = new Map<number, Reached>([[from, { metres: 0, minutes: 0, before: null }]]);
   const open = new Set([from]);
   while (open.size > 0) {
     let at = -1;
     for (const each of open) {
-      if (at < 0 || reached.get(each)!.metres < reached.get(at)!.metres) at = each;
+      if (at < 0 || reached.get(each)![by] < reached.get(at)![by]) at = each;
     }
+    const here = reached.get(at)!;
     if (at === to) return wayTo(reached, to);
     open.delete(at);
-    const { metres } = reached.get(at)!;
-    for (const [next, length] of joins.get(at) ?? []) {
-      if (metres + length >= (reached.get(next)?.metres ?? Infinity)) continue;
-      reached.set(next, { metres: metres + length, before: at });
-      open.add(next);
+    for (const joint of joints.get(at) ?? []) {
+      if (here[by] + joint[by] >= (reached.get(joint.to)?.[by] ?? Infinity)) continue;
+      const metres = here.metres + joint.metres;
+      reached.set(joint.to, { metres, minutes: here.minutes + joint.minutes, before: at });
+      open.add(joint.to);
     }
   }
   return null;
 }
 
-function wayTo(
-  reached: ReadonlyMap<number, { metres: Metres; before: number | null }>,
-  to: number,
-): WalkedWay {
+function wayTo(reached: ReadonlyMap<number, Reached>, to: number): WalkedWay {
   const nodes: number[] = [];
   for (let at: number | null = to; at !== null; at = reached.get(at)!.before) nodes.push(at);
-  return { nodes: nodes.reverse(), metres: reached.get(to)!.metres };
+  const { metres, minutes } = reached.get(to)!;
+  return { nodes: nodes.reverse(), metres, minutes };
 }

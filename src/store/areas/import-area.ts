@@ -15,6 +15,9 @@ export function withIds(area: Area, renamed: ReadonlyMap<string, string>): Area 
     outings: area.outings.map(here),
     same: area.same.map(group),
     apart: area.apart.map(group),
+    ...(area.known && {
+      known: area.known.map((each) => ({ ...each, outing: here(each.outing) })),
+    }),
   };
 }
 

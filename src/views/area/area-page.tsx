@@ -8,6 +8,7 @@ import { AreaTools } from './map/area-tools';
 import styles from './area.module.css';
 import { Estimates } from './loops/estimates';
 import { Loops } from './loops/loops';
+import { KnownPlaces } from './known-places';
 import { Members } from './members';
 import { OnePlace } from './one-place';
 import { Points } from './map/points';
@@ -54,6 +55,7 @@ export function AreaPage({ open }: { open: OpenArea }) {
           {!asks && <OnePlace open={open} />}
           {joined.ok && <Loops open={open} survey={joined.survey} />}
           {joined.ok && <Estimates survey={joined.survey} />}
+          {joined.ok && <KnownPlaces open={open} survey={joined.survey} />}
         </div>
       </div>
       {joined.ok && <Points survey={joined.survey} />}

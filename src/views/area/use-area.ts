@@ -13,7 +13,7 @@ import type { AreaState } from '@/store/areas/replay';
 import { openingFault } from '@/store/database';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
-import { adjustInWorker, type AreaRun } from '@/workers/areas';
+import { adjustInWorker, type AreaRun } from '@/workers/area/areas';
 import { browserDatabase } from '@/views/shared/data/browser-store';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
 

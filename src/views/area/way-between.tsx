@@ -1,6 +1,6 @@
-import { Select } from 'antd';
+import { Radio, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { areaWay, walkedWay } from '@/core/navigation/area-way';
+import { areaWay, walkedWay, type Shortest } from '@/core/navigation/area-way';
 import { compassPointWords, NORTH_WORDS, pacesWords } from '@/core/entries/describe';
 import { shownBearing } from '@/core/north/norths';
 import { bearingDigits } from '@/core/units/angle';
@@ -141,7 +141,8 @@ interface WaysProps extends StretchProps {
 }
 
 function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
-  const walked = useMemo(() => walkedWay(survey, from, to), [survey, from, to]);
+  const [by, setBy] = useState<Shortest>('metres');
+  const walked = useMemo(() => walkedWay(survey, from, to, by), [survey, from, to, by]);
   const stretches = walked?.nodes.slice(1).map((node, i) => [walked.nodes[i]!, node] as const);
   const straight = areaWay(survey, walker, from, to);
   return (
@@ -156,7 +157,17 @@ function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
       <h3>{WORDS.alongLegs}</h3>
       {walked && stretches ? (
         <>
-          <p>{WORDS.stretches(walked.metres, stretches.length)}</p>
+          <Radio.Group
+            aria-label={WORDS.alongLegs}
+            optionType="button"
+            value={by}
+            onChange={({ target }) => setBy(target.value as Shortest)}
+            options={(['metres', 'minutes'] as const).map((each) => ({
+              value: each,
+              label: WORDS.shortest[each],
+            }))}
+          />
+          <p>{WORDS.stretches(walked.metres, stretches.length, walked.minutes)}</p>
           <ol className={styles.rows} data-testid="walked">
             {stretches.map(([a, b]) => (
               <li key={`${a} ${b}`}>

@@ -7,6 +7,7 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 
 const ESTIMATES: Readonly<Partial<Record<SourceId, string>>> = {
   compass: 'Compass',
+  iron: 'Iron',
   declination: 'Declination',
   'pace-length': 'Pace length',
   speed: 'Speed',
@@ -45,6 +46,15 @@ export const WORDS = {
   joined: 'Joined places',
   split: 'Split again',
   lost: (names: string) => `No longer in their outings: ${names}.`,
+  known: 'Places from the map',
+  knownWhy:
+    'A place whose position the map tells (to some 5 m) ties the area to the ground. It has to ' +
+    'be that place: a wrong one bends everything.',
+  knownNeeds: 'The first outing needs the position of its start, and a declination.',
+  knownPlace: 'Place',
+  knownAdd: 'Use this position',
+  knownAt: (name: string, position: string) => `${name}: ${position}`,
+  knownRemove: 'Remove',
   method: METHOD_LABEL,
   methods: METHOD_WORDS,
   loops: 'Loops',
@@ -75,6 +85,7 @@ export const WORDS = {
   undoIt: 'Undo it',
   reason: (slip: string) => `Area: ${slip}`,
   estimates: 'What the loops tell of compass and pace',
+  addThis: 'To be added to what was read.',
   noEstimates: 'Told once the loops close: a blunder would be taken for a wrong compass or stride.',
   estimate: (source: SourceId, about: string, who: string) =>
     `${ESTIMATES[source] ?? source}${about ? ` (${about})` : ''}${who ? `, ${who}` : ''}`,
@@ -87,8 +98,10 @@ export const WORDS = {
   straight: 'Straight',
   straightCaution: 'Over ground that nobody may have walked: mind cliffs and water.',
   alongLegs: 'Along legs that were walked',
-  stretches: (metres: Metres, count: number) =>
-    `${distanceText(metres)}, ${plural(count, 'leg', 'legs')}`,
+  shortest: { metres: 'Shortest', minutes: 'Quickest' },
+  stretches: (metres: Metres, count: number, minutes: number) =>
+    `${distanceText(metres)}, ${plural(count, 'leg', 'legs')}, about ` +
+    `${plural(Math.ceil(minutes), 'minute', 'minutes')} at 5 km/h and with the climbs logged`,
   walkStraight: 'Walk it: count to there',
   walkLegs: 'Walk it: count to the first of them',
   noWalked: 'No walked legs lead there.',
@@ -114,6 +127,7 @@ export const WORDS = {
   csv: 'Points (CSV)',
   geojson: 'Map (GeoJSON)',
   gpx: 'Map (GPX)',
+  kml: 'Map (KML)',
   whole: 'Full data (JSON)',
   undo: 'Undo',
   redo: 'Redo',

@@ -3,7 +3,7 @@ import { readChoice } from '../../readings/choice';
 import { withNote } from '../../entries/entry-kind';
 import type { HeaderLine } from './header-line';
 
-/** `adjust as-walked | compass-rule | least-squares`: how loops become places; as walked without. */
+/** `adjust as-walked | compass-rule | least-squares`: how loops become places. */
 export const adjustLine: HeaderLine = {
   keyword: 'adjust',
   once: 'adjust',

@@ -1,7 +1,8 @@
 import type { Area, AreaStation } from '../../model/area';
 import { nameKey } from '../../readings/name';
 import { stationName, stationNamed, type Solution } from '../solution';
-import type { Member } from './party';
+import { planePointOf } from '../../place/geodesic';
+import type { KnownPlace, Member } from './party';
 import { stationsOfOneName, type StationRef } from './stations';
 
 /** The outings of an area that are there and can be solved, in the order of the area. */
@@ -10,13 +11,15 @@ export interface AreaMembers {
   readonly members: readonly Member[];
   /** The stations that are one, as far as they are still there. */
   readonly same: readonly (readonly StationRef[])[];
+  /** Places that a map tells, as far as the origin is on the map. */
+  readonly known: readonly KnownPlace[];
   /** Stations that the area names and that no outing has any more. */
   readonly lost: readonly AreaStation[];
 }
 
 /** The members of an area, by the solutions of its outings. */
 export function areaMembers(
-  { outings, same }: Area,
+  { outings, same, known = [] }: Area,
   solutions: ReadonlyMap<string, Solution>,
 ): AreaMembers {
   const ids = outings.filter((id) => solutions.has(id));
@@ -25,17 +28,21 @@ export function areaMembers(
     return { solution, by: solution.outing.by ?? '' };
   });
   const lost: AreaStation[] = [];
-  const refs = same.map(({ stations }) =>
-    stations.flatMap((named): StationRef[] => {
-      const outing = ids.indexOf(named.outing);
-      if (outing < 0) return [];
-      const station = stationNamed(members[outing]!.solution, named.station);
-      if (station !== undefined) return [{ outing, station }];
-      lost.push(named);
-      return [];
-    }),
-  );
-  return { ids, members, same: refs.filter((each) => each.length > 1), lost };
+  const refOf = (named: AreaStation): StationRef | null => {
+    const outing = ids.indexOf(named.outing);
+    if (outing < 0) return null;
+    const station = stationNamed(members[outing]!.solution, named.station);
+    if (station !== undefined) return { outing, station };
+    lost.push(named);
+    return null;
+  };
+  const refs = same.map(({ stations }) => stations.flatMap((named) => refOf(named) ?? []));
+  const origin = members[0]?.solution.places.frame.origin ?? null;
+  const places = known.flatMap((named): KnownPlace[] => {
+    const at = refOf(named);
+    return origin && at ? [{ at, place: planePointOf(origin, named.position) }] : [];
+  });
+  return { ids, members, same: refs.filter((each) => each.length > 1), known: places, lost };
 }
 
 /** A station as an area names it. */

@@ -1,15 +1,11 @@
-import type { SharedError } from '../../errors/sources/source';
 import type { North } from '../../units/bearing';
+import { azimuthOf, lengthOf, type PlanePoint } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
-import { radians } from '../../units/units';
-import { landmarkPlaces } from '../landmarks';
-import type { Network, NetworkLine, SharedPart } from '../network/readings';
-import { stationNamed, type Solution, type SolvedLeg } from '../solution';
-import { bearingVariance } from '../../errors/own-errors';
-import { sharedAlong } from '../shared-along';
-import { sharedScale } from '../shared-scale';
-import { lengthOf, polar, vectorBetween } from '../../units/plane';
+import { radians, type Metres } from '../../units/units';
+import type { Network, NetworkLine } from '../network/readings';
+import type { Solution } from '../solution';
 import { joinedParts } from './components';
+import { OutingLines, SharedSources } from './outing-lines';
 import { Nodes, type StationRef } from './stations';
 
 /** An outing of a survey, and whose it is. */
@@ -54,10 +50,20 @@ export type PartyFault =
 export const walkerOf = (by: string, outing: number): string =>
   by === '' ? `#${outing}` : by.toLowerCase();
 
-/** Joins outings at the stations that are one. */
+/** A place that a map tells: a station, and where the map has it, from the origin. */
+export interface KnownPlace {
+  readonly at: StationRef;
+  readonly place: PlanePoint;
+}
+
+/** How well a map tells a place, one sigma: half of a reference to ten metres. Common practice. */
+const KNOWN_METRES: Metres = 5;
+
+/** Joins outings at the stations that are one; `known` are places that a map tells. */
 export function joinOutings(
   members: readonly Member[],
   same: readonly (readonly StationRef[])[],
+  known: readonly KnownPlace[] = [],
 ): Result<Party, PartyFault> {
   const solutions = members.map(({ solution }) => solution);
   const norths = solutions.map(({ places }) => places.frame.north);
@@ -75,93 +81,34 @@ export function joinOutings(
   const from: LineSource[] = [];
   for (const [outing, { solution, by }] of members.entries()) {
     const prefix = walkerOf(by, outing);
-    for (const leg of solution.legs) {
-      lines.push(legLine(solution, leg, nodes, outing, sources, prefix));
-      from.push({ outing, entry: leg.entry, leg: leg.number });
+    for (const each of new OutingLines(solution, nodes, outing, sources, prefix)) {
+      lines.push(each.line);
+      from.push({ outing, entry: each.entry, leg: each.leg });
     }
-    for (const { entry, line } of sightLines(solution, nodes, outing, sources, prefix)) {
-      lines.push(line);
-      from.push({ outing, entry, leg: null });
-    }
+  }
+  // Last: by then the outings have come to every place, and a map only checks where they are.
+  for (const { at, place } of known) {
+    const line = knownLine(nodes.of(at), place);
+    if (!line) continue;
+    lines.push(line);
+    from.push({ outing: at.outing, entry: -1, leg: null });
   }
   const network = { nodes: nodes.all.length, lines, sources: sources.all };
   return ok({ members, north, nodes, network, sources: from });
 }
 
-/** The shared errors of all outings; those of one person's outings are the same. */
-class SharedSources {
-  readonly all: SharedError[] = [];
-  private readonly byKey = new Map<string, number>();
-
-  indexOf(error: SharedError, prefix: string): number {
-    // The earth's field is off alike for all who take it from the model.
-    const key = error.source === 'declination' ? error.key : `${prefix}: ${error.key}`;
-    const known = this.byKey.get(key);
-    if (known !== undefined) return known;
-    this.byKey.set(key, this.all.length);
-    this.all.push({ ...error, key });
-    return this.all.length - 1;
-  }
-}
-
-function legLine(
-  solution: Solution,
-  leg: SolvedLeg,
-  nodes: Nodes,
-  outing: number,
-  sources: SharedSources,
-  prefix: string,
-): NetworkLine {
-  const { bearingDegrees, metres } = leg;
-  const along = polar(bearingDegrees, 1);
-  const shared = solution.legs.sharedOf(leg.number).flatMap(({ error, east, north }) => {
-    const share = metres === 0 ? 0 : (east * along.east + north * along.north) / metres;
-    const part: SharedPart = { source: sources.indexOf(error, prefix), share };
-    return share === 0 ? [] : [part];
-  });
+/** Where a map has a place, from the origin; null where the origin is that place. */
+function knownLine(node: number, place: PlanePoint): NetworkLine | null {
+  const metres = lengthOf(place);
+  if (node === 0 || metres === 0) return null;
+  const variance = (KNOWN_METRES / metres) ** 2;
   return {
-    from: nodes.of({ outing, station: leg.from }),
-    to: nodes.of({ outing, station: leg.to }),
-    bearing: radians(bearingDegrees),
+    from: 0,
+    to: node,
+    bearing: radians(azimuthOf(place)),
     metres,
-    alongVariance: leg.alongVariance,
-    acrossVariance: leg.acrossVariance,
-    shared,
+    alongVariance: variance,
+    acrossVariance: variance,
+    shared: [],
   };
-}
-
-/** Sightings of stations: each checks a direction, and says nothing of how far. */
-function* sightLines(
-  solution: Solution,
-  nodes: Nodes,
-  outing: number,
-  sources: SharedSources,
-  prefix: string,
-): Generator<{ entry: number; line: NetworkLine }> {
-  const { places, errors } = solution;
-  const scale = sharedScale(errors, places.frame.norths);
-  for (const { name, sightings } of landmarkPlaces(solution)) {
-    const seen = stationNamed(solution, name);
-    if (seen === undefined) continue;
-    for (const { entry, station, bearingDegrees, walked } of sightings) {
-      const metres = lengthOf(vectorBetween(places.at(station), places.at(seen)));
-      if (metres === 0) continue;
-      const shared = sharedAlong(polar(bearingDegrees, 1), walked, scale).flatMap(
-        ({ error, east, north }) => {
-          if (error.of !== 'bearing' || error.sigma === 0) return [];
-          return [{ source: sources.indexOf(error, prefix), share: Math.hypot(east, north) }];
-        },
-      );
-      const line: NetworkLine = {
-        from: nodes.of({ outing, station }),
-        to: nodes.of({ outing, station: seen }),
-        bearing: radians(bearingDegrees),
-        metres,
-        alongVariance: Infinity,
-        acrossVariance: bearingVariance(walked, errors),
-        shared,
-      };
-      yield { entry, line };
-    }
-  }
 }

@@ -36,6 +36,7 @@ export function Estimates({ survey }: { survey: Survey }) {
   return (
     <Section id="area-estimates" title={WORDS.estimates}>
       {!isTold && test && <p className={styles.soft}>{WORDS.noEstimates}</p>}
+      {isTold && estimates.length > 0 && <p className={styles.soft}>{WORDS.addThis}</p>}
       <table className={page.table}>
         <tbody>
           {(isTold ? estimates : []).map(({ error, value, sigma }) => {

@@ -1,12 +1,15 @@
 import { useMemo } from 'react';
 import { areaPoints } from '@/formats/area/area-points';
 import { decimalDegrees } from '@/core/place/degrees-text';
+import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import { lengthText, uncertaintyText } from '@/core/units/shown';
+import { visibleText } from '@/core/units/visible';
 import page from '@/views/shared/page/page.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import { WORDS } from '../words';
+import { LineSample } from './line-sample';
 
 /** The places as a list: on paper beside the map, and for whoever can't see it. */
 export function Points({ survey }: { survey: Survey }) {
@@ -14,6 +17,7 @@ export function Points({ survey }: { survey: Survey }) {
   const hasPositions = points.some(({ position }) => position !== null);
   return (
     <div className={styles.points}>
+      <Legend survey={survey} />
       <Section id="area-points" title={WORDS.points}>
         <table className={page.table} data-testid="points">
           <thead>
@@ -27,14 +31,14 @@ export function Points({ survey }: { survey: Survey }) {
             </tr>
           </thead>
           <tbody>
-            {points.map(({ name, outings, east, north, ellipse, position }, index) => (
+            {points.map(({ name, east, north, ellipse, position }, index) => (
               <tr key={index}>
                 <th scope="row">{name}</th>
                 <td>{signed(east)}</td>
                 <td>{signed(north)}</td>
                 <td>{index === 0 ? '' : uncertaintyText(ellipse.semiMajorMetres)}</td>
                 {hasPositions && <td>{position && decimalDegrees(position)}</td>}
-                <td className={styles.words}>{outings.join(', ')}</td>
+                <td>{numbersOf(survey, index)}</td>
               </tr>
             ))}
           </tbody>
@@ -43,5 +47,22 @@ export function Points({ survey }: { survey: Survey }) {
     </div>
   );
 }
+
+/** The numbers of the outings that have a place, as on the map. */
+const numbersOf = ({ party }: Survey, node: number): string =>
+  [...new Set(party.nodes.all[node]!.stations.map(({ outing }) => outing + 1))].join(', ');
+
+/** Whose each line of the map is: on paper, where the list of outings is not. */
+const Legend = ({ survey: { party } }: { survey: Survey }) => (
+  <ul className={styles.legend}>
+    {party.members.map(({ by }, outing) => (
+      <li key={outing}>
+        <LineSample outing={outing} />
+        {visibleText(nameOf(party, outing))}
+        {by && ` ${WORDS.byWhom(visibleText(by))}`}
+      </li>
+    ))}
+  </ul>
+);
 
 const signed = (metres: number) => `${metres < -0.5 ? '−' : ''}${lengthText(Math.abs(metres))}`;

@@ -38,6 +38,8 @@ export const placeTextOf = (position: Position | undefined): PlaceText => ({
 interface Props {
   place: PlaceText;
   onChange: (place: PlaceText) => void;
+  /** What it is the position of. */
+  label?: string;
 }
 
 /** The reader of places; it comes from the same cache as the page, a moment later. */
@@ -49,8 +51,8 @@ function usePlaceReader(): PlaceReader | null {
   return reader;
 }
 
-/** Where the start is: typed or pasted in any notation, or taken from the device. */
-export function PlaceField({ place, onChange }: Props) {
+/** Where something is: typed or pasted in any notation, or taken from the device. */
+export function PlaceField({ place, onChange, label = 'Position of the start' }: Props) {
   const reader = usePlaceReader();
   const [device, setDevice] = useState('');
   const read = reader && place.text.trim() !== '' ? reader.readPlace(place.text) : null;
@@ -64,7 +66,7 @@ export function PlaceField({ place, onChange }: Props) {
   const help = device || 'Degrees, degrees with minutes and seconds, UTM, or a grid square';
   return (
     <Form.Item
-      label="Position of the start"
+      label={label}
       htmlFor="set-place"
       validateStatus={wrong ? 'error' : undefined}
       help={wrong ?? help}

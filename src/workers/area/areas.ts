@@ -1,6 +1,6 @@
 import { proxy, wrap } from 'comlink';
-import type { AreaParts } from '../core/navigation/area-answer';
-import { Factor } from '../core/survey/network/factor';
+import type { AreaParts } from '../../core/navigation/area-answer';
+import { Factor } from '../../core/survey/network/factor';
 import type { AreaJob, AreasWorker } from './areas-protocol';
 
 /** An adjustment that is under way. */

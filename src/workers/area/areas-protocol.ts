@@ -1,6 +1,6 @@
-import type { AreaParts } from '../core/navigation/area-answer';
-import type { Area } from '../core/model/area';
-import type { Outing } from '../core/model/outing';
+import type { AreaParts } from '../../core/navigation/area-answer';
+import type { Area } from '../../core/model/area';
+import type { Outing } from '../../core/model/outing';
 
 /** An area to be adjusted, with its outings. Plain data, so that it can be posted. */
 export interface AreaJob {

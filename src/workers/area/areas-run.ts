@@ -1,7 +1,7 @@
-import { areaParts, type AreaParts } from '../core/navigation/area-answer';
-import { earthModels } from '../core/north/loaded-earth-models';
-import { solve } from '../core/survey/solve';
-import type { Solution } from '../core/survey/solution';
+import { areaParts, type AreaParts } from '../../core/navigation/area-answer';
+import { earthModels } from '../../core/north/loaded-earth-models';
+import { solve } from '../../core/survey/solve';
+import type { Solution } from '../../core/survey/solution';
 import type { AreaJob } from './areas-protocol';
 
 /** Solves the outings of an area, and adjusts them. */
