@@ -27,7 +27,7 @@ const edit = (make: (before: Area) => Area) => (state: { area: Area } | null) =>
   state && { kind: 'edit' as const, before: state.area, after: make(state.area) };
 
 describe('areas in the store', () => {
-  it('are read back as they were written, the last changed first, none that is deleted', async () => {
+  it('are read back as they were written, the last changed first', async () => {
     const database = openDatabase();
     expect(await addArea(database, area, now)).toEqual({ kind: 'saved' });
     expect(await addArea(database, { ...area, name: 'other' }, now)).toEqual({ kind: 'nothing' });

@@ -15,7 +15,7 @@ const WRITING_A_LINE: Readonly<Record<string, number>> = {
   kml: 75,
   csv: 55,
   svg: 25,
-  adjust: 250,
+  adjust: 600,
 };
 /** A format that isn't measured yet. */
 const USUAL_WRITING = 100;

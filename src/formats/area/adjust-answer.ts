@@ -4,7 +4,7 @@ import { ellipse } from '../../core/errors/ellipse';
 import type { LineSource, Party } from '../../core/survey/party/party';
 import { suspectsOf, type Suspect } from '../../core/survey/blunder/suspects';
 import { uncheckedOf } from '../../core/survey/party/unchecked';
-import { covarianceBetween, type Survey } from '../../core/survey/party/survey';
+import type { Survey } from '../../core/survey/party/survey';
 import { positionOfStation } from '../../core/survey/positions';
 import { degrees } from '../../core/units/units';
 import { ellipseFields } from '../home-answer';
@@ -18,6 +18,7 @@ const MOST_SUSPECTS = 3;
  */
 export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => number | undefined) {
   const { party, places, asWalked, closures, test, estimates } = survey;
+  const covariances = places.fromOrigin();
   const frame = { north: party.north, origin: party.nodes.all[0]!.name };
   return {
     method: survey.method,
@@ -32,7 +33,7 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
         y: north,
         ...positionOfStation(places, node),
         asWalked: { x: walked.east, y: walked.north },
-        ellipse: ellipseFields(ellipse(covarianceBetween(places, 0, node))),
+        ellipse: ellipseFields(ellipse(covariances[node]!)),
       };
     }),
     closures: closures.map(({ source, node, misclosure, metres, ofWalked }) => ({

@@ -1,7 +1,7 @@
 import { ellipse, type Ellipse } from '../../core/errors/ellipse';
 import type { Position } from '../../core/readings/position';
 import { nameOf } from '../../core/survey/party/party';
-import { covarianceBetween, type Survey } from '../../core/survey/party/survey';
+import type { Survey } from '../../core/survey/party/survey';
 import { positionOfStation } from '../../core/survey/positions';
 import type { PlanePoint } from '../../core/units/plane';
 import { visibleText } from '../../core/units/visible';
@@ -17,13 +17,15 @@ export interface AreaPoint extends PlanePoint {
 }
 
 /** The places of an area, the origin first. */
-export const areaPoints = (survey: Survey): AreaPoint[] =>
-  survey.party.nodes.all.map(({ name, stations }, node) => ({
+export function areaPoints(survey: Survey): AreaPoint[] {
+  const covariances = survey.places.fromOrigin();
+  return survey.party.nodes.all.map(({ name, stations }, node) => ({
     name: visibleText(name),
     outings: [...new Set(stations.map(({ outing }) => outing))].map((outing) =>
       visibleText(nameOf(survey.party, outing)),
     ),
     ...survey.places.at(node),
-    ellipse: ellipse(covarianceBetween(survey.places, 0, node)),
+    ellipse: ellipse(covariances[node]!),
     position: positionOfStation(survey.places, node),
   }));
+}

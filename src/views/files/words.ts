@@ -87,7 +87,7 @@ export const WORDS = {
   previous: 'Previous',
   next: 'Next',
   code: (number: number, count: number) => `Code ${number} of ${count}`,
-  tooLong: 'This outing is too long for QR codes: export it as a file.',
+  tooLong: 'This is too long for QR codes: export it as a file.',
   readCodes: 'Read QR codes',
   stopReading: 'Stop reading',
   codePictures: 'Read from pictures',

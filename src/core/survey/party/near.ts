@@ -1,6 +1,6 @@
 import { isInsideEllipse } from '../../errors/ellipse';
 import type { Area, AreaStation } from '../../model/area';
-import { lengthOf, vectorBetween } from '../../units/plane';
+import { lengthOf, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Metres } from '../../units/units';
 import { areaStationOf, standTogether, type AreaMembers } from './area-members';
 import { covarianceBetween, type Survey } from './survey';
@@ -16,6 +16,16 @@ const NEAR_METRES = 40;
 /** So many pairs at a time: the nearest first. */
 const MOST_PAIRS = 5;
 
+/** Pairs whose uncertainty is looked at: in a survey of thousands many lie near each other. */
+const MOST_LOOKED_AT = 200;
+
+interface Pair {
+  readonly one: number;
+  readonly other: number;
+  readonly apart: PlanePoint;
+  readonly metres: Metres;
+}
+
 /**
  * Stations of different outings that lie near each other, nearer than their uncertainty: perhaps
  * they are one. Those that the person has spoken of are left out.
@@ -25,7 +35,7 @@ export function proposedByNearness(area: Area, found: AreaMembers, survey: Surve
   const byEast = all
     .map((node, index) => ({ node, index, ...survey.places.at(index) }))
     .sort((a, b) => a.east - b.east);
-  const pairs: NearPair[] = [];
+  const pairs: Pair[] = [];
   for (const [at, one] of byEast.entries()) {
     for (let next = at + 1; next < byEast.length; next++) {
       const other = byEast[next]!;
@@ -34,11 +44,35 @@ export function proposedByNearness(area: Area, found: AreaMembers, survey: Surve
       const metres = lengthOf(apart);
       const [a, b] = [one.node.stations[0]!, other.node.stations[0]!];
       if (metres > NEAR_METRES || a.outing === b.outing) continue;
-      const covariance = covarianceBetween(survey.places, one.index, other.index);
-      if (!isInsideEllipse(covariance, apart)) continue;
-      const stations = [areaStationOf(found, a), areaStationOf(found, b)] as const;
-      if (!standTogether(area.apart, stations)) pairs.push({ stations, metres });
+      pairs.push({ one: one.index, other: other.index, apart, metres });
     }
   }
-  return pairs.sort((a, b) => a.metres - b.metres).slice(0, MOST_PAIRS);
+  return asked(
+    area,
+    found,
+    survey,
+    pairs.sort((a, b) => a.metres - b.metres),
+  );
+}
+
+/** The first pairs that may be one, and were not spoken of. */
+function asked(
+  area: Area,
+  found: AreaMembers,
+  { party, places }: Survey,
+  pairs: readonly Pair[],
+): NearPair[] {
+  const near: NearPair[] = [];
+  for (const { one, other, apart, metres } of pairs.slice(0, MOST_LOOKED_AT)) {
+    if (near.length >= MOST_PAIRS) break;
+    const [a, b] = [one, other].map((node) =>
+      areaStationOf(found, party.nodes.all[node]!.stations[0]!),
+    );
+    const stations = [a!, b!] as const;
+    if (standTogether(area.apart, stations)) continue;
+    if (isInsideEllipse(covarianceBetween(places, one, other), apart)) {
+      near.push({ stations, metres });
+    }
+  }
+  return near;
 }

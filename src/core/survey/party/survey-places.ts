@@ -1,7 +1,10 @@
+import type { Covariance } from '../../errors/covariance';
 import type { JointErrors, SharedSum } from '../../errors/shared-errors';
 import type { SharedError } from '../../errors/sources/source';
 import type { PlanePoint } from '../../units/plane';
 import type { Adjusted } from '../network/adjust';
+import { lineCovariances } from '../network/line-covariances';
+import { addJoint } from './checked';
 import type { Frame, Places, RelativePlace } from '../places';
 
 /** Where one unit of a shared error moves an end, as the stretch that would be moved so. */
@@ -12,6 +15,7 @@ const stretchOf = (error: SharedError, east: number, north: number): SharedSum =
 export class SurveyPlaces implements Places {
   private readonly joint: JointErrors;
   private readonly sources: readonly SharedError[];
+  private ofPlaces: readonly Covariance[] | null = null;
 
   /** `where` is where the nodes are, where that is not what the adjustment found. */
   constructor(
@@ -30,6 +34,25 @@ export class SurveyPlaces implements Places {
         return covariance[i * sources.length + j]!;
       },
     };
+  }
+
+  /**
+   * The covariance of each place against the origin, by all errors together: all of them for little
+   * more than one.
+   */
+  fromOrigin(): readonly Covariance[] {
+    if (this.ofPlaces) return this.ofPlaces;
+    const { effects, factor, shared } = this.adjusted;
+    const own = lineCovariances(
+      factor,
+      this.stations().map((to) => ({ from: 0, to })),
+    );
+    const count = this.sources.length;
+    this.ofPlaces = own.map((rest, node) => {
+      const moves = effects.subarray(2 * node * count, 2 * (node + 1) * count);
+      return addJoint(rest, moves, moves, shared.covariance);
+    });
+    return this.ofPlaces;
   }
 
   /**

@@ -7,7 +7,7 @@ import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
 import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
 import { ellipse } from '@/core/errors/ellipse';
 import { generalPace } from '@/core/survey/log-state';
-import { covarianceBetween, type Survey } from '@/core/survey/party/survey';
+import type { Survey } from '@/core/survey/party/survey';
 import { areaScene, labelPoint } from '@/sketch/area-scene';
 import { gridOf } from '@/sketch/grid';
 import { placeLabels } from '@/sketch/labels';
@@ -26,6 +26,8 @@ import { WORDS } from '../words';
 import { patternOf } from './line-sample';
 
 const FINGER_PIXELS = 26;
+/** More ellipses would cover the map, and each other. */
+const MOST_ELLIPSES = 500;
 const ZOOM_STEP = 1.5;
 const PAN_PIXELS = 60;
 
@@ -192,22 +194,24 @@ function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) 
 /** How sure each place is, against the origin. */
 function Ellipses({ survey, view }: { survey: Survey; view: View }) {
   const { places } = survey;
-  return places.stations().map((node) => {
-    const { x, y } = onScreen(view, places.at(node));
-    const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(
-      covarianceBetween(places, 0, node),
-    );
-    return (
-      <ellipse
-        key={node}
-        className={styles.ellipse}
-        rx={semiMajorMetres * view.k}
-        ry={semiMinorMetres * view.k}
-        transform={`translate(${x} ${y}) rotate(${azimuthDegrees - view.turn - 90})`}
-        data-testid="ellipse"
-      />
-    );
-  });
+  const covariances = places.fromOrigin();
+  return places
+    .stations()
+    .slice(0, MOST_ELLIPSES)
+    .map((node) => {
+      const { x, y } = onScreen(view, places.at(node));
+      const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariances[node]!);
+      return (
+        <ellipse
+          key={node}
+          className={styles.ellipse}
+          rx={semiMajorMetres * view.k}
+          ry={semiMinorMetres * view.k}
+          transform={`translate(${x} ${y}) rotate(${azimuthDegrees - view.turn - 90})`}
+          data-testid="ellipse"
+        />
+      );
+    });
 }
 
 /** The two places that were chosen, and the straight way between them. */

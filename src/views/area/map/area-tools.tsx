@@ -2,18 +2,31 @@ import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
 import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
 import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
 import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { AREA_FORMATS } from '@/formats/area';
 import type { AreaFormat } from '@/formats/area/area-format';
 import { jsonFormat } from '@/formats/json';
 import { fileName } from '@/formats/zip';
-import { logbookOf } from '@/core/model/logbook';
+import { logbookOf, type Logbook } from '@/core/model/logbook';
 import { PressButton } from '@/ui/controls/press-button';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { save } from '@/views/shared/data/save-file';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
+
+const ShowCodes = dynamic(
+  () => import('@/views/files/codes/show-codes').then((it) => it.ShowCodes),
+  { ssr: false },
+);
+
+/** Saves a text as a file that is named like the area. */
+const saveAs = (name: string, ending: string, mediaType: string, text: string) =>
+  void save(
+    `${fileName(name || WORDS.untitled)}${ending}`,
+    new Blob([text], { type: `${mediaType};charset=utf-8` }),
+  );
 
 /** What is done with the area as a whole: undo, print, export, delete. */
 export function AreaTools({ open }: { open: OpenArea }) {
@@ -24,19 +37,17 @@ export function AreaTools({ open }: { open: OpenArea }) {
     const writtenAt = new Date().toISOString();
     const made = format.write({ name: area.name, writtenAt, survey: answer.joined.survey });
     setFault(made.ok ? null : made.fault);
-    if (!made.ok) return;
-    const content = new Blob([made.value], { type: `${format.mediaType};charset=utf-8` });
-    void save(`${fileName(area.name || WORDS.untitled)}${format.fileEnding}`, content);
+    if (made.ok) saveAs(area.name, format.fileEnding, format.mediaType, made.value);
+  };
+  const [coded, setCoded] = useState<Logbook | null>(null);
+  const whole = () => {
+    const members = open.outings.filter(({ id }) => area.outings.includes(id));
+    return logbookOf(members, new Date().toISOString(), [], [area]);
   };
   const exportWhole = () => {
-    const members = open.outings.filter(({ id }) => area.outings.includes(id));
-    const written = jsonFormat.write(
-      logbookOf(members, new Date().toISOString(), [], [area]),
-      null,
-    );
-    if (!written.ok) return;
-    const content = new Blob([written.value], { type: jsonFormat.mediaType });
-    void save(`${fileName(area.name || WORDS.untitled)}${jsonFormat.fileEnding}`, content);
+    const written = jsonFormat.write(whole(), null);
+    const { fileEnding, mediaType } = jsonFormat;
+    if (written.ok) saveAs(area.name, fileEnding, mediaType, written.value);
   };
   return (
     <div className={styles.areaTools}>
@@ -61,6 +72,9 @@ export function AreaTools({ open }: { open: OpenArea }) {
             </PressButton>
           ))}
         <PressButton onClick={exportWhole}>{WORDS.whole}</PressButton>
+        <PressButton onClick={() => setCoded(coded ? null : whole())} aria-pressed={coded !== null}>
+          {coded ? WORDS.hideCodes : WORDS.showCodes}
+        </PressButton>
         <ToolButton
           icon={DeleteOutlined}
           label={WORDS.remove}
@@ -69,6 +83,7 @@ export function AreaTools({ open }: { open: OpenArea }) {
         />
       </div>
       {fault && <p role="alert">{fault}</p>}
+      {coded && <ShowCodes logbook={coded} />}
     </div>
   );
 }

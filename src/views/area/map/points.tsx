@@ -11,6 +11,9 @@ import styles from '../area.module.css';
 import { WORDS } from '../words';
 import { LineSample } from './line-sample';
 
+/** More points than this are in the exported table. */
+const MOST_POINTS = 300;
+
 /** The places as a list: on paper beside the map, and for whoever can't see it. */
 export function Points({ survey }: { survey: Survey }) {
   const points = useMemo(() => areaPoints(survey), [survey]);
@@ -31,7 +34,7 @@ export function Points({ survey }: { survey: Survey }) {
             </tr>
           </thead>
           <tbody>
-            {points.map(({ name, east, north, ellipse, position }, index) => (
+            {points.slice(0, MOST_POINTS).map(({ name, east, north, ellipse, position }, index) => (
               <tr key={index}>
                 <th scope="row">{name}</th>
                 <td>{signed(east)}</td>
@@ -43,6 +46,7 @@ export function Points({ survey }: { survey: Survey }) {
             ))}
           </tbody>
         </table>
+        {points.length > MOST_POINTS && <p>{WORDS.morePoints(points.length - MOST_POINTS)}</p>}
       </Section>
     </div>
   );

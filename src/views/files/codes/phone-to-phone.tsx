@@ -1,6 +1,7 @@
 import { Button, Select } from 'antd';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { logbookOf } from '@/core/model/logbook';
 import type { Outing } from '@/core/model/outing';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../files.module.css';
@@ -22,6 +23,10 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
   const [id, setId] = useState(first ?? outings[0]?.id ?? '');
   const [mode, setMode] = useState<'show' | 'read' | null>(null);
   const outing = outings.find((each) => each.id === id);
+  const logbook = useMemo(
+    () => (outing ? logbookOf([outing], new Date().toISOString()) : null),
+    [outing],
+  );
   const toggle = (wanted: 'show' | 'read') => setMode(mode === wanted ? null : wanted);
   return (
     <Section id="phone" title={WORDS.phone}>
@@ -51,7 +56,7 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
           {mode === 'read' ? WORDS.stopReading : WORDS.readCodes}
         </Button>
       </div>
-      {mode === 'show' && outing && <ShowCodes key={outing.id} outing={outing} />}
+      {mode === 'show' && logbook && <ShowCodes key={outing?.id} logbook={logbook} />}
       {mode === 'read' && (
         <ReadCodes
           onText={(content) => {

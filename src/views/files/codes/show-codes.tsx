@@ -1,8 +1,7 @@
 import { Button } from 'antd';
 import QRCode from 'qrcode';
 import { useEffect, useMemo, useState } from 'react';
-import { logbookOf } from '@/core/model/logbook';
-import type { Outing } from '@/core/model/outing';
+import type { Logbook } from '@/core/model/logbook';
 import { jsonFormat } from '@/formats/json';
 import { qrFrames } from '@/formats/qr-frames';
 import styles from '../files.module.css';
@@ -11,9 +10,9 @@ import { WORDS } from '../words';
 /** How long a code is shown: long enough for a slow camera to see it twice. */
 const EVERY_MS = 450;
 
-/** The frames of an outing; null when there would be too many. */
-function framesFor(outing: Outing): Uint8Array[] | null {
-  const written = jsonFormat.write(logbookOf([outing], new Date().toISOString()), null);
+/** The frames of a logbook; null when there would be too many. */
+function framesFor(logbook: Logbook): Uint8Array[] | null {
+  const written = jsonFormat.write(logbook, null);
   try {
     return written.ok ? qrFrames(written.value) : null;
   } catch {
@@ -44,9 +43,9 @@ function useCodeDrawing(frame: Uint8Array | undefined): Drawing | null {
   return drawing;
 }
 
-/** An outing as QR codes, one after the other, over and over. */
-export function ShowCodes({ outing }: { outing: Outing }) {
-  const frames = useMemo(() => framesFor(outing), [outing]);
+/** Outings, or an area, as QR codes, one after the other, over and over. */
+export function ShowCodes({ logbook }: { logbook: Logbook }) {
+  const frames = useMemo(() => framesFor(logbook), [logbook]);
   const [index, setIndex] = useState(0);
   const [runs, setRuns] = useState(true);
   const drawing = useCodeDrawing(frames?.[index]);

@@ -157,6 +157,16 @@ describe('outings of several people', () => {
     expect(one.test!.chiSquare).toBeCloseTo(other.test!.chiSquare, 4);
   });
 
+  it('tell all places against the origin as one by one', () => {
+    const { places } = surveyOf(logsOf(threeParties(randomSource(4), 5)));
+    for (const [node, covariance] of places.fromOrigin().entries()) {
+      const expected = covarianceBetween(places, 0, node);
+      for (const of of ['xx', 'xy', 'yy'] as const) {
+        expect(covariance[of]).toBeCloseTo(expected[of], 6);
+      }
+    }
+  });
+
   it('turn with their bearings', () => {
     fc.assert(
       fc.property(
