@@ -1,6 +1,6 @@
 import { positionErrorEllipse } from '../core/navigation/position-error';
 import { isThere, wayHome } from '../core/navigation/ways/way';
-import { shownBearing, shownNorth, towardReference } from '../core/north/norths';
+import { shownBearing, shownNorth, towardReference, type Norths } from '../core/north/norths';
 import { solve } from '../core/survey/solve';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
 import { angleText } from '../core/units/angle';
@@ -15,18 +15,19 @@ import { fileFault, type Format } from './format';
 import { bearingText, lengthText, lengthUnit, roundLengthText } from '../core/units/shown';
 import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
-const WIDTH = 520;
+export const WIDTH = 520;
 const LEAST_HEIGHT = 320;
 const MOST_HEIGHT = 720;
 /** Share of the width that the route itself may take. */
 const ROUTE_SHARE = 0.67;
 /** Room above and below the route for names, scale and words. */
 const EDGES = 150;
-const LABEL_EDGE = 50;
-const SCALE_BAR_PIXELS = 110;
+/** Names keep off the sheet's edges by so much. */
+export const LABEL_EDGE = 50;
+export const SCALE_BAR_PIXELS = 110;
 
 /** As high as the route needs at this width, within limits. */
-function sheetOf(scene: Scene): Size {
+export function sheetOf(scene: Scene): Size {
   const { width, height } = sizeOf(sceneBounds(scene));
   const wanted = (WIDTH * ROUTE_SHARE * height) / Math.max(1, width) + EDGES;
   return {
@@ -35,9 +36,15 @@ function sheetOf(scene: Scene): Size {
   };
 }
 
-const pixels = (value: number) => value.toFixed(1);
+/** A place on the sheet. */
+export const pixels = (value: number) => value.toFixed(1);
 
-const line = (d: string, width: number, more: Readonly<Record<string, string>> = {}): XmlElement =>
+/** A line in black. */
+export const line = (
+  d: string,
+  width: number,
+  more: Readonly<Record<string, string>> = {},
+): XmlElement =>
   xmlElement('path', { d, fill: 'none', stroke: '#000', 'stroke-width': width, ...more });
 
 /** The way home as a dashed line, and the uncertainty at its end. */
@@ -72,7 +79,7 @@ function legElements(scene: Scene, view: View): XmlElement {
 }
 
 /** The scale bar at the lower left. */
-function scaleBar({ k }: View, { height }: Size): XmlElement {
+export function scaleBar({ k }: View, { height }: Size): XmlElement {
   const length = scaleBarMetres(k, SCALE_BAR_PIXELS, lengthUnit().metres) * k;
   const end = pixels(20 + length);
   return line(
@@ -92,15 +99,19 @@ const KEY = { x: 92, y: 30, line: 20, sample: 26 } as const;
 /** Nearer to each other, two arrows would lie on each other: one has both names. */
 const LEAST_APART = 0.5;
 
-/** The norths that the readings and the way home are from, with their turn from the sheet's top. */
-function northsUsed(solution: Solution): { turn: Degrees; names: North[] }[] {
+/** The norths that the readings and the way home are from. */
+function northsUsed(solution: Solution): Set<North> {
   const { outing, places } = solution;
-  const { north: up, norths } = places.frame;
-  const used = new Set<North>([up, northShown(solution)]);
+  const used = new Set<North>([places.frame.north, northShown(solution)]);
   for (const entry of outing.entries) {
     if ('bearing' in entry) used.add(entry.bearing.north);
     if (entry.kind === 'leg' && entry.back) used.add(entry.back.north);
   }
+  return used;
+}
+
+/** Norths with their turn from the sheet's top; those that lie on each other are one arrow. */
+function arrowsOf(used: ReadonlySet<North>, norths: Norths): { turn: Degrees; names: North[] }[] {
   const arrows: { turn: Degrees; names: North[] }[] = [];
   for (const north of NORTHS.filter((each) => used.has(shownNorth(each, norths)))) {
     const turn = towardReference(north, norths);
@@ -112,9 +123,9 @@ function northsUsed(solution: Solution): { turn: Degrees; names: North[] }[] {
   return arrows;
 }
 
-/** The norths as arrows from one foot at the upper left, with what they are beside them. */
-function northElements(solution: Solution): XmlElement[] {
-  return northsUsed(solution).flatMap(({ turn, names }, index) => {
+/** Norths as arrows from one foot at the upper left, with what they are beside them. */
+export function northElements(used: ReadonlySet<North>, norths: Norths): XmlElement[] {
+  return arrowsOf(used, norths).flatMap(({ turn, names }, index) => {
     const dashes = { 'stroke-dasharray': NORTH_DASHES[names[0] ?? 'true'] };
     const y = KEY.y + index * KEY.line;
     const { x, y: foot, length, head } = ARROW;
@@ -133,7 +144,8 @@ function northElements(solution: Solution): XmlElement[] {
   });
 }
 
-function labelElements({ mark, pixel, x, y }: Label): XmlElement[] {
+/** A mark with its name. */
+export function labelElements({ mark, pixel, x, y }: Label): XmlElement[] {
   const [cx, cy] = [pixels(pixel.x), pixels(pixel.y)];
   const symbol =
     mark.kind === 'seen'
@@ -151,6 +163,34 @@ function homeWords(solution: Solution): string {
   return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${distance}`;
 }
 
+/** A white sheet with a title, what it shows in words, and a drawing. */
+export function svgSheet(
+  sheet: Size,
+  title: string,
+  words: string,
+  elements: readonly (XmlElement | null)[],
+): string {
+  const svg = xmlElement(
+    'svg',
+    {
+      xmlns: 'http://www.w3.org/2000/svg',
+      viewBox: `0 0 ${WIDTH} ${sheet.height}`,
+      width: WIDTH,
+      height: sheet.height,
+      role: 'img',
+      'font-family': 'sans-serif',
+      'font-size': 14,
+      'stroke-linecap': 'round',
+      'stroke-linejoin': 'round',
+    },
+    xmlText('title', title),
+    xmlText('desc', words),
+    xmlElement('rect', { width: WIDTH, height: sheet.height, fill: '#fff' }),
+    ...elements,
+  );
+  return writeXml(svg, { declaration: false });
+}
+
 /**
  * The route in black on white, the frame's north up, with the way home, its uncertainty, names,
  * scale and north. Names stay text, whatever they hold.
@@ -166,26 +206,11 @@ export function sketchSvg(solution: Solution): string {
   const labels = placeLabels(scene, view, { lines: [homeLine], boxes: [] }, box);
   const words = homeWords(solution);
   const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
-  const svg = xmlElement(
-    'svg',
-    {
-      xmlns: 'http://www.w3.org/2000/svg',
-      viewBox: `0 0 ${WIDTH} ${sheet.height}`,
-      width: WIDTH,
-      height: sheet.height,
-      role: 'img',
-      'font-family': 'sans-serif',
-      'font-size': 14,
-      'stroke-linecap': 'round',
-      'stroke-linejoin': 'round',
-    },
-    xmlText('title', outing.name || 'Outing'),
-    xmlText('desc', words),
-    xmlElement('rect', { width: WIDTH, height: sheet.height, fill: '#fff' }),
+  return svgSheet(sheet, outing.name || 'Outing', words, [
     ...homeElements(solution, view),
     legElements(scene, view),
     scaleBar(view, sheet),
-    ...northElements(solution),
+    ...northElements(northsUsed(solution), places.frame.norths),
     xmlElement(
       'g',
       { stroke: '#fff', 'stroke-width': 4, 'paint-order': 'stroke' },
@@ -193,8 +218,7 @@ export function sketchSvg(solution: Solution): string {
       xmlElement('text', { x: 20, y: sheet.height - 32 }, bar),
       xmlElement('text', { x: WIDTH - 16, y: sheet.height - 14, 'text-anchor': 'end' }, words),
     ),
-  );
-  return writeXml(svg, { declaration: false });
+  ]);
 }
 
 /** A drawing of one outing. */

@@ -88,6 +88,20 @@ describe('the map of an area', () => {
     expect(marks).toHaveLength(survey.party.nodes.all.length + 27);
   });
 
+  it('as a drawing: a line for each outing, every name as text', () => {
+    const document = new DOMParser().parseFromString(text('svg'), 'text/xml');
+    const texts = Array.from(
+      document.getElementsByTagName('text'),
+      (each) => (each as unknown as { textContent: string }).textContent,
+    );
+    expect(texts).toEqual(expect.arrayContaining(['Dock', 'Lookout', 'Lichen plots', '200 m']));
+    const dashes = Array.from(document.getElementsByTagName('path'), (each) =>
+      (each as unknown as Element).getAttribute('stroke-dasharray'),
+    );
+    expect(dashes).toEqual(expect.arrayContaining(['none', '14 6', '3 6']));
+    expect(document.getElementsByTagName('ellipse')).toHaveLength(survey.party.nodes.all.length);
+  });
+
   it('needs a position where the format does, and says so', () => {
     const magnetic = surveyOf(['start A\n000 100m > B\n090 100m > C\n225 141m > A']);
     expect(written('csv', magnetic).ok).toBe(true);

@@ -11,7 +11,7 @@ interface WrittenArea {
 
 /** A file format for the map of an area. Formats are pure. */
 export interface AreaFormat {
-  readonly name: 'csv' | 'geojson' | 'gpx' | 'kml';
+  readonly name: 'csv' | 'geojson' | 'gpx' | 'kml' | 'svg';
   readonly mediaType: string;
   readonly fileEnding: string;
   /** Fails, in words, where the area has no position on the earth and the format needs one. */

@@ -129,6 +129,7 @@ export const WORDS = {
   geojson: 'Map (GeoJSON)',
   gpx: 'Map (GPX)',
   kml: 'Map (KML)',
+  svg: 'Map (SVG)',
   whole: 'Full data (JSON)',
   showCodes: 'Show QR codes',
   hideCodes: 'Hide QR codes',

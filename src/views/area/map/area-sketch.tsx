@@ -8,22 +8,20 @@ import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
 import { ellipse } from '@/core/errors/ellipse';
 import { generalPace } from '@/core/survey/log-state';
 import type { Survey } from '@/core/survey/party/survey';
-import { areaScene, labelPoint } from '@/sketch/area-scene';
+import { areaScene, dashesOf, labelPoint } from '@/sketch/area-scene';
 import { gridOf } from '@/sketch/grid';
-import { placeLabels } from '@/sketch/labels';
 import { legPaths, stationsPath } from '@/sketch/paths';
 import type { Scene } from '@/sketch/scene';
 import { fitView, onScreen, viewTransform, type Pixel, type Size, type View } from '@/sketch/view';
-import { CairnStones } from '@/ui/cairn-mark';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { FeatureMark } from '@/ui/feature-mark';
+import { ellipseAt } from '@/views/shared/sketch/ellipse-at';
+import { Names } from '@/views/shared/sketch/names';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useView } from '@/views/shared/sketch/use-view';
 import styles from '../area.module.css';
 import type { WayEnds } from '../way-between';
 import { WORDS } from '../words';
-import { patternOf } from './line-sample';
 
 const FINGER_PIXELS = 26;
 /** More ellipses would cover the map, and each other. */
@@ -157,6 +155,13 @@ interface DrawingProps {
 function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) {
   const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
   const lines = useMemo(() => gridOf(view, size), [view, size]);
+  const obstacles = useMemo(
+    () => ({
+      lines: [],
+      boxes: [arrowsBox(foot), scaleBox(size.height), ...badgeBoxes(scene, view)],
+    }),
+    [scene, view, size, foot],
+  );
   const first = survey.party.members[0]!.solution;
   return (
     <>
@@ -169,7 +174,7 @@ function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) 
           <path
             key={index}
             className={styles.leg}
-            strokeDasharray={patternOf(index)}
+            strokeDasharray={dashesOf(index)}
             d={legPaths({ outings: [outing] }).way}
             data-outing={index}
           />
@@ -179,7 +184,7 @@ function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) 
       </g>
       <WayLine survey={survey} view={view} ends={ends} />
       <Badges scene={scene} view={view} />
-      <Names scene={scene} view={view} size={size} foot={foot} />
+      <Names scene={scene} view={view} size={size} obstacles={obstacles} />
       <NorthArrows norths={survey.places.frame.norths} foot={foot} up={view.turn} />
       <ScaleBar
         view={view}
@@ -199,18 +204,8 @@ function Ellipses({ survey, view }: { survey: Survey; view: View }) {
     .stations()
     .slice(0, MOST_ELLIPSES)
     .map((node) => {
-      const { x, y } = onScreen(view, places.at(node));
-      const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariances[node]!);
-      return (
-        <ellipse
-          key={node}
-          className={styles.ellipse}
-          rx={semiMajorMetres * view.k}
-          ry={semiMinorMetres * view.k}
-          transform={`translate(${x} ${y}) rotate(${azimuthDegrees - view.turn - 90})`}
-          data-testid="ellipse"
-        />
-      );
+      const around = ellipseAt(onScreen(view, places.at(node)), ellipse(covariances[node]!), view);
+      return <ellipse key={node} className={styles.ellipse} {...around} data-testid="ellipse" />;
     });
 }
 
@@ -227,6 +222,15 @@ function WayLine({ survey, view, ends }: Pick<DrawingProps, 'survey' | 'view' | 
   );
 }
 
+/** What the numbers of the outings take. */
+const badgeBoxes = (scene: Scene, view: View) =>
+  scene.outings.flatMap((outing) => {
+    const point = labelPoint(outing);
+    if (!point) return [];
+    const { x, y } = onScreen(view, point);
+    return [{ left: x - 12, right: x + 12, top: y - 12, bottom: y + 12 }];
+  });
+
 /** The number of each outing on its longest leg. */
 const Badges = ({ scene, view }: Pick<DrawingProps, 'scene' | 'view'>) =>
   scene.outings.map((outing, index) => {
@@ -242,49 +246,3 @@ const Badges = ({ scene, view }: Pick<DrawingProps, 'scene' | 'view'>) =>
       </g>
     );
   });
-
-function Names({
-  scene,
-  view,
-  size,
-  foot,
-}: Pick<DrawingProps, 'scene' | 'view' | 'size'> & { foot: Pixel }) {
-  const marks = useMemo(() => scene.outings.flatMap((outing) => outing.marks), [scene]);
-  const labels = useMemo(() => {
-    const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
-    const badges = scene.outings.flatMap((outing) => {
-      const point = labelPoint(outing);
-      if (!point) return [];
-      const { x, y } = onScreen(view, point);
-      return [{ left: x - 12, right: x + 12, top: y - 12, bottom: y + 12 }];
-    });
-    const boxes = [arrowsBox(foot), scaleBox(size.height), ...badges];
-    return placeLabels(scene, view, { lines: [], boxes }, sheet);
-  }, [scene, view, size, foot]);
-  return (
-    <g>
-      {marks.map((mark) => {
-        const { x, y } = onScreen(view, mark);
-        if (mark.kind === 'start') {
-          return (
-            <g key={mark.key} className={styles.start} transform={`translate(${x} ${y + 4})`}>
-              <CairnStones />
-            </g>
-          );
-        }
-        return (
-          mark.kind === 'seen' && (
-            <g key={mark.key} className={styles.seenMark} transform={`translate(${x} ${y})`}>
-              <FeatureMark kind={mark.feature} />
-            </g>
-          )
-        );
-      })}
-      {labels.map(({ mark, x, y }) => (
-        <text key={mark.key} className={styles[mark.kind]} x={x} y={y}>
-          {mark.text}
-        </text>
-      ))}
-    </g>
-  );
-}

@@ -13,7 +13,7 @@ import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
 import { HomeLine, homeDrawing } from './home-line';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
-import { Names } from './names';
+import { Names } from '@/views/shared/sketch/names';
 import { Preview, SelectedLeg, Walked } from './route';
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
@@ -168,7 +168,13 @@ function Drawing(props: DrawingProps) {
     [solution, placed, ends, preview, size],
   );
   const foot = useMemo(() => arrowsFoot(scene, placed, size), [scene, placed, size]);
-  const furniture = useMemo(() => [arrowsBox(foot), scaleBox(size.height)], [foot, size.height]);
+  const obstacles = useMemo(
+    () => ({
+      lines: home ? [[home.a, home.b] as const] : [],
+      boxes: [arrowsBox(foot), scaleBox(size.height), ...(home?.plate ? [home.plate.box] : [])],
+    }),
+    [home, foot, size.height],
+  );
   return (
     <>
       <g transform={viewTransform(view)}>
@@ -177,14 +183,7 @@ function Drawing(props: DrawingProps) {
       </g>
       <g transform={`translate(${view.x - placed.x} ${view.y - placed.y})`}>
         {home && <HomeLine drawing={home} />}
-        <Names
-          scene={scene}
-          view={placed}
-          home={home}
-          furniture={furniture}
-          size={size}
-          selected={selected}
-        />
+        <Names scene={scene} view={placed} obstacles={obstacles} size={size} selected={selected} />
       </g>
       <NorthArrows norths={norths} foot={foot} up={view.turn} />
       <ScaleBar

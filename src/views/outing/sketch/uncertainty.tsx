@@ -1,20 +1,9 @@
-import type { Ellipse } from '@/core/errors/ellipse';
 import { placeOnMap, positionErrorEllipse } from '@/core/navigation/position-error';
 import type { Solution } from '@/core/survey/solution';
-import { onScreen, type Pixel, type View } from '@/sketch/view';
+import { onScreen, type View } from '@/sketch/view';
+import { ellipseAt } from '@/views/shared/sketch/ellipse-at';
 import type { WayEnds } from '../way-home-strip';
 import styles from './sketch-pane.module.css';
-
-/** The attributes of an ellipse around a pixel. */
-export const ellipseAt = (
-  { x, y }: Pixel,
-  { semiMajorMetres, semiMinorMetres, azimuthDegrees }: Ellipse,
-  { k, turn }: View,
-) => ({
-  rx: semiMajorMetres * k,
-  ry: semiMinorMetres * k,
-  transform: `translate(${x} ${y}) rotate(${azimuthDegrees - turn - 90})`,
-});
 
 interface Props {
   solution: Solution;

@@ -1,5 +1,5 @@
 import { metresAlong, type LengthUnit } from '../../../readings/distance';
-import type { Slip, SlipLeg } from '../slip';
+import type { Slip, SlipId, SlipLeg } from '../slip';
 import { withMetres } from './longer';
 
 /** The leg with its number in another unit. */
@@ -11,27 +11,29 @@ function inUnit(leg: SlipLeg, unit: LengthUnit, says: string) {
   return Number.isFinite(metres) ? [withMetres(leg, metres, read, says)] : [];
 }
 
-/** Single steps that were written as paces. */
-export const singleSteps: Slip = {
-  id: 'single-steps',
+/** Paces and single steps taken for each other: what is written, and what was counted. */
+const counted = (id: SlipId, written: LengthUnit, instead: LengthUnit, says: string): Slip => ({
+  id,
   prior: 0.003,
   lookAt: 'whether every step was counted, or every second one',
-  of: (leg) =>
-    leg.reading.distance.unit === 'paces'
-      ? inUnit(leg, 'steps', 'single steps were counted, not paces')
-      : [],
-};
+  of: (leg) => (leg.reading.distance.unit === written ? inUnit(leg, instead, says) : []),
+});
+
+/** Single steps that were written as paces. */
+export const singleSteps = counted(
+  'single-steps',
+  'paces',
+  'steps',
+  'single steps were counted, not paces',
+);
 
 /** Paces that were written as single steps. */
-export const doublePaces: Slip = {
-  id: 'double-paces',
-  prior: 0.003,
-  lookAt: 'whether every step was counted, or every second one',
-  of: (leg) =>
-    leg.reading.distance.unit === 'steps'
-      ? inUnit(leg, 'paces', 'paces were counted, not single steps')
-      : [],
-};
+export const doublePaces = counted(
+  'double-paces',
+  'steps',
+  'paces',
+  'paces were counted, not single steps',
+);
 
 /** What is mistaken for what. */
 const MISTAKEN: Readonly<Partial<Record<string, readonly [LengthUnit, string]>>> = {

@@ -1,40 +1,34 @@
 import { useMemo } from 'react';
-import { placeLabels, type Box, type Label } from '@/sketch/labels';
+import { placeLabels, type Label, type Obstacles } from '@/sketch/labels';
 import type { Mark, Scene } from '@/sketch/scene';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import { CairnStones } from '@/ui/cairn-mark';
 import { FeatureMark } from '@/ui/feature-mark';
-import type { HomeDrawing } from './home-line';
-import styles from './sketch-pane.module.css';
-import { ellipseAt } from './uncertainty';
+import { ellipseAt } from './ellipse-at';
+import styles from './names.module.css';
 
 interface Props {
   scene: Scene;
   view: View;
-  home: HomeDrawing | null;
-  /** What else labels keep off: the scale bar and the arrows. */
-  furniture: readonly Box[];
+  /** What labels keep off: the way home with its plate, the scale bar, the arrows. */
+  obstacles: Obstacles;
   size: Size;
   /** The entry that is selected. */
-  selected: number | null;
+  selected?: number | null;
 }
 
 /** The keys of the marks that an entry of the log has made. */
 const keysOf = (entry: number) => [`s${entry}`, `a${entry}`, `l${entry}`];
 
 /** The start's cairn, the traveller, what was seen, and as many names as there is room for. */
-export function Names({ scene, view, home, furniture, size, selected }: Props) {
+export function Names({ scene, view, obstacles, size, selected = null }: Props) {
   const marks = useMemo(() => scene.outings.flatMap((outing) => outing.marks), [scene]);
   const labels = useMemo(() => {
     const keys = selected === null ? [] : keysOf(selected);
     const key = marks.find((mark) => keys.includes(mark.key))?.key ?? null;
     const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
-    const obstacles = {
-      lines: home ? [[home.a, home.b] as const] : [],
-      boxes: [...furniture, ...(home?.plate ? [home.plate.box] : [])],
-    };
     return placeLabels(scene, view, obstacles, sheet, key);
-  }, [marks, scene, view, home, furniture, size, selected]);
+  }, [marks, scene, view, obstacles, size, selected]);
   return (
     <g data-testid="names">
       {marks.map((mark) => (
