@@ -1,3 +1,4 @@
+import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
 import { fail } from '../core/units/result';

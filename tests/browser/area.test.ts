@@ -125,6 +125,30 @@ describe('an area', () => {
   });
 });
 
+describe('an outing by itself', () => {
+  const shared = sharedVisitor();
+
+  it('is adjusted if it says so, in every view, also after a reload', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    const loop = ['start Dock', '048 200m > A', '140 200m', '235 150m', '330 190m > Dock'];
+    const id = await visitor.open([...loop, 'from A', '060 90m']);
+    await visitor.home('232°', /Walk 290 m/);
+    await visitor.click('Settings');
+    await page.waitForSelector('#set-by', { visible: true });
+    await visitor.choose('Least squares');
+    await visitor.click('Save');
+    await visitor.reads('header', /Adjusted by least squares/);
+    await page.reload();
+    await visitor.reads('header', /Adjusted by least squares/);
+    await visitor.goto('home-now', id);
+    await visitor.reads('main', /Within \d+ m of Dock \(95 %\)\. Adjusted by least squares\./);
+    await visitor.goto('way-home', id);
+    await visitor.reads('main', /Simulated walks are made for an outing as walked/);
+    expect(visitor.problems).toEqual([]);
+  });
+});
+
 describe('an area of many legs', () => {
   const shared = sharedVisitor();
 

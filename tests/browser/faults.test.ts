@@ -114,7 +114,12 @@ describe('a browser', () => {
           const open = indexedDB.open('cairn-back', version);
           open.onupgradeneeded = () => {
             for (const name of tables) {
-              const keyPath = { changes: ['outing', 'number'], counts: ['count', 'number'] }[name];
+              const keys = {
+                changes: ['outing', 'number'],
+                counts: ['count', 'number'],
+                areas: ['area', 'number'],
+              };
+              const keyPath = keys[name as keyof typeof keys] as string[] | undefined;
               open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
             }
           };
@@ -124,7 +129,7 @@ describe('a browser', () => {
           };
         }),
       newer,
-      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots'],
+      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots', 'areas'],
     );
     for (const [view, id] of [['outings'], ['files'], ['outing', 'x']] as const) {
       await visitor.goto(view, id);

@@ -1,3 +1,4 @@
+import '@/core/survey/adjusted/provided';
 import fc from 'fast-check';
 import { COMPASS_POINTS } from '@/core/units/angle';
 import { blankOuting, type Outing } from '@/core/model/outing';

@@ -1,3 +1,4 @@
+import '@/core/survey/adjusted/provided';
 import type { WarningPlace } from '@/core/checks/check';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
 import { logbookOf, type Logbook } from '@/core/model/logbook';

@@ -130,5 +130,5 @@ export interface OutingFault {
   readonly fault: Fault;
   readonly at:
     | { readonly entry: number; readonly field: Field }
-    | { readonly header: 'declination' | 'convergence' };
+    | { readonly header: 'declination' | 'convergence' | 'adjust' };
 }

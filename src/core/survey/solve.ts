@@ -7,7 +7,7 @@ import { outingNorths, type OutingNorths } from '../north/outing-norths';
 import { lengthOf, vectorBetween } from '../units/plane';
 import { fail, ok, type Result } from '../units/result';
 import type { Metres } from '../units/units';
-import { adjustedSolution } from './adjusted/adjusted-solution';
+import { providedAdjuster } from './adjusted/adjuster';
 import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
@@ -23,7 +23,8 @@ export interface SolveOptions {
 
 /**
  * The solution of an outing: what every screen, export and endpoint reads. Pure: the same outing
- * and models give the same solution. Fails with the first line that can't be used.
+ * and models give the same solution. Fails with the first line that can't be used, or where what an
+ * outing asks for isn't loaded yet.
  */
 export function solve(
   outing: Outing,
@@ -54,7 +55,11 @@ export function solve(
     current: reduced.value.current,
     end: state,
   };
-  return ok(outing.adjust ? adjustedSolution(walked, outing.adjust.method) : walked);
+  const method = outing.adjust?.method ?? 'as-walked';
+  if (method === 'as-walked') return ok(walked);
+  const adjuster = providedAdjuster();
+  if (adjuster) return ok(adjuster(walked, method));
+  return fail({ fault: { code: 'model-not-loaded' }, at: { header: 'adjust' } });
 }
 
 /** Applies the lines of an outing in their order. */

@@ -1,4 +1,5 @@
 'use client';
+import '@/core/survey/adjusted/provided';
 import { liveQuery } from 'dexie';
 import { sum } from 'd3-array';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';

@@ -58,7 +58,7 @@ export async function ownRecord(since: string | null): Promise<OwnRecord> {
     await breath();
     const models = needsEarthModels(outing) ? await loadEarthModels() : null;
     // What the outing itself says of its errors is no reason to learn otherwise.
-    const solved = solve({ ...outing, errors: undefined }, models);
+    const solved = solve({ ...outing, errors: undefined, adjust: undefined }, models);
     if (!solved.ok) continue;
     const found = observationsOf(solved.value);
     if (found.length === 0) continue;

@@ -50,7 +50,8 @@ export function OutingList({
 function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDelete }) {
   const { outing } = stored.state;
   const models = useEarthModels(modelsNeeded(outing));
-  const solved = useMemo(() => solve(outing, models), [outing, models]);
+  // Its shape as walked is enough here.
+  const solved = useMemo(() => solve({ ...outing, adjust: undefined }, models), [outing, models]);
   const name = visibleText(outing.name) || WORDS.untitled;
   const waits = !solved.ok && solved.fault.fault.code === 'model-not-loaded';
   return (

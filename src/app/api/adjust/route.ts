@@ -1,3 +1,4 @@
+import '@/core/survey/adjusted/provided';
 import { METHODS, type Method } from '@/core/model/method';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';

@@ -1,4 +1,5 @@
 'use client';
+import '@/core/survey/adjusted/provided';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';

@@ -5,6 +5,7 @@ import { solve } from '@/core/survey/solve';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/views/shared/data/browser-store';
 import { loadEarthModels, modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
+import { useAdjuster } from './use-adjuster';
 import { useLastHome } from './use-last-home';
 
 const LOADING: SessionState = { status: 'loading' };
@@ -21,7 +22,11 @@ export function useOuting(id: string) {
   const state = outingState(status);
   const outing = state?.outing ?? null;
   const models = useEarthModels(modelsUsed(outing));
-  const solved = useMemo(() => (outing ? solve(outing, models) : null), [outing, models]);
+  const canAdjust = useAdjuster(outing);
+  const solved = useMemo(
+    () => (outing && canAdjust ? solve(outing, models) : null),
+    [outing, canAdjust, models],
+  );
   useLastHome(solved?.ok ? solved.value : null);
   return useMemo(
     () => ({

@@ -57,9 +57,7 @@ export function HomeAnswer({ solution, way }: Props) {
         </p>
       )}
       <p className={styles.to}>{to}</p>
-      <p className={styles.sure}>
-        {sure} {adjustedSentence(solution)}
-      </p>
+      <p className={styles.sure}>{[sure, adjustedSentence(solution)].filter(Boolean).join('. ')}</p>
     </section>
   );
 }

@@ -1,0 +1,4 @@
+import { adjustedSolution } from './adjusted-solution';
+import { provideAdjuster } from './adjuster';
+
+provideAdjuster(adjustedSolution);
