@@ -27,7 +27,7 @@ const KEY_LINE = 20;
 /** Room between the drawing and the key of its lines. */
 const KEY_GAP = 14;
 
-/** The map of an area in black on white: each outing by its own line, and how sure each place is. */
+/** The map of an area in black on white: each outing by its own line, and how sure places are. */
 export const areaSvg: AreaFormat = {
   name: 'svg',
   mediaType: 'image/svg+xml',
