@@ -27,6 +27,8 @@ export interface NetworkLine {
 /** Everything that was read, of one outing or of several. Node 0 is the origin. */
 export interface Network {
   readonly nodes: number;
+  /** How many of them, the last ones, are landmarks, which nobody stood on; none without it. */
+  readonly landmarks?: number;
   readonly lines: readonly NetworkLine[];
   /** Errors that lines share, each with its prior sigma, which is above 0. */
   readonly sources: readonly SharedError[];

@@ -15,14 +15,14 @@ export interface SurveyClosure {
   readonly ofWalked: number;
 }
 
-/** Some of the lines of a network. */
-export const partOf = (
-  { nodes, lines, sources }: Network,
-  indices: readonly number[],
-): Network => ({
-  nodes,
-  lines: indices.map((index) => lines[index]!),
-  sources,
+/** How many of the nodes are stations: landmarks come after them. */
+export const stationsOf = ({ nodes, landmarks = 0 }: Network): number => nodes - landmarks;
+
+/** Some of the lines of a network, between its stations. */
+export const partOf = (network: Network, indices: readonly number[]): Network => ({
+  nodes: stationsOf(network),
+  lines: indices.map((index) => network.lines[index]!),
+  sources: network.sources,
 });
 
 /** The lines by which each place is first come to, in the order of the logs; and the others. */

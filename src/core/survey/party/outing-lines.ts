@@ -41,6 +41,8 @@ export interface OutingLine {
 
 /** Two bearings of a line that differ by more open the question of iron at its ends. */
 const MOST_APART_DEGREES = 5;
+/** Two sightings make a landmark's place; only a third one checks them. */
+const LEAST_SIGHTINGS = 3;
 /** How far iron may turn a needle, one sigma, where the question is open. Common practice. */
 const IRON_DEGREES: Degrees = 10;
 
@@ -58,6 +60,8 @@ export class OutingLines {
     private readonly outing: number,
     private readonly sources: SharedSources,
     private readonly prefix: string,
+    /** The node of a landmark of this outing, made when it is first asked for. */
+    private readonly landmark: (name: string) => number,
   ) {
     this.open = this.openStations();
     this.parts = this.open.size > 0 ? legParts(solution) : new Map();
@@ -181,16 +185,22 @@ export class OutingLines {
     };
   }
 
-  /** Sightings of stations: each checks a direction, and says nothing of how far. */
+  /**
+   * Sightings of stations, each of which checks a direction; and of landmarks that were sighted
+   * often enough to check each other. They say nothing of how far.
+   */
   private *sightings(): Generator<OutingLine> {
     const { places } = this.solution;
-    for (const { name, sightings } of landmarkPlaces(this.solution)) {
+    for (const { name, sightings, place } of landmarkPlaces(this.solution)) {
       const seen = stationNamed(this.solution, name);
-      if (seen === undefined) continue;
+      const isTold = place !== null && sightings.length >= LEAST_SIGHTINGS;
+      if (seen === undefined && !isTold) continue;
+      const to = seen === undefined ? this.landmark(name) : this.nodeOf(seen);
+      const there = seen === undefined ? place! : places.at(seen);
       for (const { entry, station, bearingDegrees: bearing, walked } of sightings) {
-        const metres = lengthOf(vectorBetween(places.at(station), places.at(seen)));
+        const metres = lengthOf(vectorBetween(places.at(station), there));
         if (metres === 0) continue;
-        const line = this.sighting(station, seen, bearing, metres, walked);
+        const line = { ...this.sighting(station, station, bearing, metres, walked), to };
         yield { line, entry, leg: null };
       }
     }

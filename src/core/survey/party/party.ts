@@ -79,9 +79,17 @@ export function joinOutings(
   const sources = new SharedSources();
   const lines: NetworkLine[] = [];
   const from: LineSource[] = [];
+  // Landmarks come after the stations. Those of two outings are never taken for one.
+  const landmarks = new Map<string, number>();
   for (const [outing, { solution, by }] of members.entries()) {
     const prefix = walkerOf(by, outing);
-    for (const each of new OutingLines(solution, nodes, outing, sources, prefix)) {
+    const landmark = (name: string) => {
+      const key = `${outing} ${name.toLowerCase()}`;
+      const node = landmarks.get(key) ?? nodes.all.length + landmarks.size;
+      landmarks.set(key, node);
+      return node;
+    };
+    for (const each of new OutingLines(solution, nodes, outing, sources, prefix, landmark)) {
       lines.push(each.line);
       from.push({ outing, entry: each.entry, leg: each.leg });
     }
@@ -93,7 +101,12 @@ export function joinOutings(
     lines.push(line);
     from.push({ outing: at.outing, entry: -1, leg: null });
   }
-  const network = { nodes: nodes.all.length, lines, sources: sources.all };
+  const network = {
+    nodes: nodes.all.length + landmarks.size,
+    landmarks: landmarks.size,
+    lines,
+    sources: sources.all,
+  };
   return ok({ members, north, nodes, network, sources: from });
 }
 

@@ -7,7 +7,7 @@ import {
   type AdjustOptions,
 } from '../network/adjust';
 import type { Network, NetworkLine } from '../network/readings';
-import { asRead, partOf, treeOf } from './closures';
+import { asRead, partOf, stationsOf, treeOf } from './closures';
 import type { Party } from './party';
 import { SurveyPlaces } from './survey-places';
 
@@ -69,8 +69,8 @@ function chosen(
  * loops that hang together, whose order then does not matter.
  * Source: N. Bowditch, The Analyst, 1808 (memory).
  */
-export function compassRule({ nodes, lines }: Network): Adjusted {
-  const byLength = lines
+export function compassRule(network: Network): Adjusted {
+  const byLength = network.lines
     .filter(({ alongVariance }) => alongVariance !== Infinity)
     .map((line): NetworkLine => ({
       ...line,
@@ -78,5 +78,5 @@ export function compassRule({ nodes, lines }: Network): Adjusted {
       acrossVariance: 1 / line.metres,
       shared: [],
     }));
-  return asRead({ nodes, lines: byLength, sources: [] });
+  return asRead({ nodes: stationsOf(network), lines: byLength, sources: [] });
 }

@@ -5,6 +5,7 @@ import type { PlanePoint } from '../../units/plane';
 import type { Adjusted } from '../network/adjust';
 import { lineCovariances } from '../network/line-covariances';
 import { addJoint } from './checked';
+import { stationsOf } from './closures';
 import type { Frame, Places, RelativePlace } from '../places';
 
 /** Where one unit of a shared error moves an end, as the stretch that would be moved so. */
@@ -68,7 +69,7 @@ export class SurveyPlaces implements Places {
   }
 
   stations(): readonly number[] {
-    return Array.from({ length: this.adjusted.network.nodes }, (_, node) => node);
+    return Array.from({ length: stationsOf(this.adjusted.network) }, (_, node) => node);
   }
 
   at(node: number): PlanePoint {

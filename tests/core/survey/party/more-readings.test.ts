@@ -41,6 +41,48 @@ describe('iron at a station', () => {
   });
 });
 
+describe('landmarks that nobody stood on', () => {
+  // A walk east past a summit in the north, sighted four times; the last leg is 30 m too long.
+  const log = (last: number) =>
+    [
+      'start A',
+      'aim sighted',
+      'see 045 ; Summit',
+      '090 200m > B',
+      'see 000 ; Summit',
+      '090 200m > C',
+      'see 315 ; Summit',
+      `090 ${last}m > D`,
+      'see 297 ; Summit',
+    ].join('\n');
+
+  it('are unknown like stations, and check the legs between their sightings', () => {
+    const found = surveyOf([log(230)]);
+    expect(found.party.network).toMatchObject({ nodes: 5, landmarks: 1 });
+    expect(found.places.stations()).toEqual([0, 1, 2, 3]);
+    // Four sightings, two unknown.
+    expect(found.test!.degreesOfFreedom).toBe(2);
+    const [b, d] = ['B', 'D'].map((name) => found.places.at(nodeNamed(found, name)).east);
+    const walked = found.asWalked.at(nodeNamed(found, 'D')).east;
+    expect(walked).toBeCloseTo(630, 9);
+    // By the sighting of 297 D is 392 m east of B, by the legs 430: between the two, as they weigh.
+    expect(d! - b!).toBeLessThan(428);
+    expect(d! - b!).toBeGreaterThan(392);
+    const wide = (places: typeof found.places) => covarianceBetween(places, 1, 3).xx;
+    expect(wide(found.places)).toBeLessThan(wide(found.asWalked));
+  });
+
+  it('say nothing by two sightings, which only make their place', () => {
+    const two = log(200).split('\n').slice(0, 5).join('\n');
+    expect(surveyOf([two]).test).toBeNull();
+  });
+
+  it('leave places by the compass rule as walked', () => {
+    const found = surveyOf([log(230)], 'compass-rule');
+    expect(found.places.at(3).east).toBeCloseTo(630, 9);
+  });
+});
+
 /** An area of logs, all of whose stations of one name are joined. */
 function answerTo(logs: readonly string[], more: Partial<Area> = {}) {
   const solutions = new Map(logs.map((log, i) => [`o${i}`, solvedLog(log).solution]));
