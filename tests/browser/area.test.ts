@@ -116,6 +116,23 @@ describe('an area', () => {
     await visitor.reads('main', /From Lookout/);
   });
 
+  it('is renamed, and forgets what was picked when an outing is taken out', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await page.focus('input[aria-label="From"]');
+    await page.keyboard.type('Lookout');
+    await page.keyboard.press('Enter');
+    await visitor.reads('main', /Start an outing from Lookout/);
+    await visitor.click('Take out: Lichen plots');
+    await visitor.reads('main', /Choose two places here/);
+    await visitor.reads('main', /^(?!.*Start an outing from Lookout)/s);
+    await visitor.click('Undo');
+    await visitor.reads('main', /Lichen plots/);
+    await visitor.fill('#area-name', 'Ormsay plateau');
+    await page.keyboard.press('Enter');
+    await visitor.reads('header', /Ormsay plateau/);
+  });
+
   it('is deleted, and restored', async () => {
     const { visitor } = shared;
     await visitor.click('Delete the area');

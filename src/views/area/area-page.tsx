@@ -17,19 +17,36 @@ import type { OpenArea } from './use-area';
 import { WayBetween, type WayEnds } from './way-between';
 import { WORDS } from './words';
 
-const NO_ENDS: WayEnds = { from: null, to: null };
+/** What is picked on the page: by number, as the area is now. */
+interface Picked {
+  readonly ends: WayEnds;
+  readonly hidden: ReadonlySet<number>;
+}
+const NOTHING: Picked = { ends: { from: null, to: null }, hidden: new Set() };
+
+/** What is picked; nothing any more once outings or places have other numbers. */
+function usePicked(shape: string) {
+  const [kept, setKept] = useState({ shape, picked: NOTHING });
+  const picked = kept.shape === shape ? kept.picked : NOTHING;
+  const pick = (change: Partial<Picked>) => setKept({ shape, picked: { ...picked, ...change } });
+  return { picked, pick };
+}
 
 /** A map of all outings, and beside it what joins them, what disagrees, and the ways between. */
 export function AreaPage({ open }: { open: OpenArea }) {
   const { area, answer } = open;
   const { joined, found } = answer;
-  const [hidden, setHidden] = useState<ReadonlySet<number>>(new Set());
-  const [ends, setEnds] = useState<WayEnds>(NO_ENDS);
+  const places = joined.ok ? joined.survey.party.nodes.all.length : 0;
+  const { picked, pick } = usePicked(`${found.ids.join(' ')} ${area.same.length} ${places}`);
+  const { hidden, ends } = picked;
   // What is asked comes first; what was said is looked up seldom.
   const asks = answer.named.length > 0 || (joined.ok && joined.near.length > 0);
+  const setEnds = (chosen: WayEnds) => pick({ ends: chosen });
   const onPick = (node: number) =>
-    setEnds(({ from, to }) =>
-      from === null || to !== null ? { from: node, to: null } : { from, to: node },
+    setEnds(
+      ends.from === null || ends.to !== null
+        ? { from: node, to: null }
+        : { from: ends.from, to: node },
     );
   return (
     <ViewPage view="area" back={BACK_TO_OUTINGS} about={area.name || WORDS.untitled} plain>
@@ -51,7 +68,7 @@ export function AreaPage({ open }: { open: OpenArea }) {
           {joined.ok && (
             <WayBetween open={open} survey={joined.survey} ends={ends} onEnds={setEnds} />
           )}
-          <Members open={open} hidden={hidden} onHidden={setHidden} />
+          <Members open={open} hidden={hidden} onHidden={(shown) => pick({ hidden: shown })} />
           {!asks && <OnePlace open={open} />}
           {joined.ok && <Loops open={open} survey={joined.survey} />}
           {joined.ok && <Estimates survey={joined.survey} />}

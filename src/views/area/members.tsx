@@ -1,4 +1,6 @@
-import { Checkbox, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
+import { useState } from 'react';
+import { LONGEST_NAME } from '@/core/readings/name';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { Section } from '@/views/shared/page/view-page';
@@ -62,6 +64,7 @@ export function Members({ open, hidden, onHidden }: Props) {
       </ul>
       {absent.length > 0 && <p className={styles.soft}>{WORDS.absent(absent.length)}</p>}
       <AddOuting open={open} />
+      <AreaName key={open.area.name} open={open} />
     </Section>
   );
 }
@@ -85,5 +88,27 @@ function AddOuting({ open: { area, outings, actions } }: Pick<Props, 'open'>) {
         void actions.change((before) => ({ ...before, outings: [...before.outings, id] }))
       }
     />
+  );
+}
+
+/** The name of the area; kept when one leaves the field, or presses Enter. */
+function AreaName({ open: { area, actions } }: Pick<Props, 'open'>) {
+  const [name, setName] = useState(area.name);
+  const keep = () => {
+    const kept = name.trim().slice(0, LONGEST_NAME);
+    if (kept !== area.name) void actions.change((before) => ({ ...before, name: kept }));
+  };
+  return (
+    <label className={styles.end}>
+      <span>{WORDS.name}</span>
+      <Input
+        id="area-name"
+        value={name}
+        onChange={({ target }) => setName(target.value)}
+        onBlur={keep}
+        onPressEnter={keep}
+        autoComplete="off"
+      />
+    </label>
   );
 }

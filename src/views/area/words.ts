@@ -26,7 +26,6 @@ export const WORDS = {
   untitled: SHARED_WORDS.untitled,
   name: 'Name of the area',
   outings: 'Outings',
-  person: (by: string | undefined) => by ?? '',
   legs: (count: number) => plural(count, 'leg', 'legs'),
   show: (name: string) => `Show ${name}`,
   absent: (count: number) =>
@@ -124,7 +123,6 @@ export const WORDS = {
   north: 'North',
   sure: 'Within (95 %)',
   position: 'Position',
-  export: 'Export',
   csv: 'Points (CSV)',
   geojson: 'Map (GeoJSON)',
   gpx: 'Map (GPX)',
@@ -145,7 +143,6 @@ export const WORDS = {
   make: 'Make the area',
   chooseSome: 'Choose one outing or more.',
   byWhom: (by: string) => `by ${by}`,
-  yourOwn: 'your own',
   notJoined: 'These outings are not joined yet. Say below which of their stations are one.',
 } as const;
 
