@@ -133,6 +133,18 @@ describe('an area', () => {
     await visitor.reads('header', /Ormsay plateau/);
   });
 
+  it('takes in an outing that comes later', async () => {
+    const { visitor } = shared;
+    await visitor.store(['start Lookout', '045 200m > Far knoll'], 'Next day');
+    await visitor.goto('area');
+    await visitor.choose('Next day');
+    await visitor.click('Add to Ormsay plateau');
+    await visitor.reads('main', /Next day/);
+    await visitor.reads('main', /Some outings know their declination and some do not/);
+    await visitor.click('Take out: Next day');
+    await visitor.reads('main', /Way between two places/);
+  });
+
   it('is deleted, and restored', async () => {
     const { visitor } = shared;
     await visitor.click('Delete the area');

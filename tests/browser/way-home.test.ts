@@ -144,6 +144,15 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.reads('[data-way=straight]', /357 paces/);
     await visitor.pick('minutes');
     await visitor.fill('#speed-home', '3');
+    // Leaving a page ends what it is still writing: the speed has to be on the disk first.
+    await visitor.page.waitForFunction(async () => {
+      const open = indexedDB.open('cairn-back');
+      await new Promise((resolve) => (open.onsuccess = resolve));
+      const all = open.result.transaction('changes').objectStore('changes').getAll();
+      await new Promise((resolve) => (all.onsuccess = resolve));
+      open.result.close();
+      return JSON.stringify(all.result).includes('"kilometresPerHour":3');
+    });
     await visitor.goto('outing', await outingId(visitor));
     await visitor.reads('main', /by the clock at 3 km\/h/);
   });

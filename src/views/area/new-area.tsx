@@ -1,10 +1,10 @@
 'use client';
 import { Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
-import { blankArea } from '@/core/model/area';
+import { blankArea, MOST_OUTINGS, type Area } from '@/core/model/area';
 import type { Outing } from '@/core/model/outing';
 import { visibleText } from '@/core/units/visible';
-import { addArea } from '@/store/areas/areas';
+import { addArea, changeArea, storedAreas, type AreaOutcome } from '@/store/areas/areas';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
@@ -15,59 +15,85 @@ import { viewUrl } from '@/views/views';
 import styles from './area.module.css';
 import { WORDS } from './words';
 
-/** Choosing the outings of a new area. */
-export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
+/** An area with more outings; those that it has already stay where they are. */
+const joined = (area: Area, ids: readonly string[]): Area => ({
+  ...area,
+  outings: [...new Set([...area.outings, ...ids])].slice(0, MOST_OUTINGS),
+});
+
+/** The outings and the areas of this device, and what is done with those that are chosen. */
+function useChoice(chosen: readonly string[]) {
   const [outings, setOutings] = useState<readonly Outing[]>([]);
-  const [chosen, setChosen] = useState<readonly string[]>(chosenFirst);
+  const [areas, setAreas] = useState<readonly Area[]>([]);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
-    void listedOutings(browserDatabase()).then(
-      (listed) => setOutings(listed.outings.map(({ state }) => state.outing)),
+    const database = browserDatabase();
+    void Promise.all([listedOutings(database), storedAreas(database)]).then(
+      ([listed, stored]) => {
+        setOutings(listed.outings.map(({ state }) => state.outing));
+        setAreas(stored.map(({ area }) => area));
+      },
       (error: unknown) => setFault(STORE_MESSAGES[storeFault(error)]),
     );
   }, []);
-  const make = async () => {
-    const id = crypto.randomUUID();
-    // In the order of the list: the first one is the origin.
-    const ids = outings.map((outing) => outing.id).filter((each) => chosen.includes(each));
-    const name = visibleText(outings.find((outing) => outing.id === ids[0])?.name ?? '');
-    const outcome = await addArea(browserDatabase(), blankArea(id, name, ids), new Date());
+  const openWhenSaved = (outcome: AreaOutcome, id: string) => {
     if (outcome.kind === 'unsaved') setFault(STORE_MESSAGES[outcome.fault]);
     else location.assign(viewUrl('area', id));
   };
+  // In the order of the list: the first one is the origin.
+  const ids = outings.map((outing) => outing.id).filter((each) => chosen.includes(each));
+  const make = async () => {
+    const id = crypto.randomUUID();
+    const name = visibleText(outings.find((outing) => outing.id === ids[0])?.name ?? '');
+    openWhenSaved(await addArea(browserDatabase(), blankArea(id, name, ids), new Date()), id);
+  };
+  const addTo = async ({ id }: Area) => {
+    const add = (before: Area) => ({ kind: 'edit' as const, before, after: joined(before, ids) });
+    const now = new Date();
+    openWhenSaved(
+      await changeArea(browserDatabase(), id, (state) => state && add(state.area), now),
+      id,
+    );
+  };
+  return { outings, areas, fault, make, addTo };
+}
+
+/** Choosing outings, for a new area or for one that is there. */
+export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
+  const [chosen, setChosen] = useState<readonly string[]>(chosenFirst);
+  const { outings, areas, fault, make, addTo } = useChoice(chosen);
+  const choose = (id: string, isChosen: boolean) =>
+    setChosen((before) => (isChosen ? [...before, id] : before.filter((each) => each !== id)));
+  const isNone = chosen.length === 0;
   return (
     <ViewPage view="area" back={BACK_TO_OUTINGS} width="medium">
       <Section id="new-area" title={WORDS.newArea}>
         <p>{WORDS.newAreaWhy}</p>
         {fault && <p role="alert">{fault}</p>}
         <ul className={styles.rows}>
-          {outings.map((outing) => (
-            <li key={outing.id}>
+          {outings.map(({ id, name, by }) => (
+            <li key={id}>
               <Checkbox
-                checked={chosen.includes(outing.id)}
-                onChange={({ target }) =>
-                  setChosen((before) =>
-                    target.checked
-                      ? [...before, outing.id]
-                      : before.filter((each) => each !== outing.id),
-                  )
-                }
+                checked={chosen.includes(id)}
+                onChange={({ target }) => choose(id, target.checked)}
               >
-                {visibleText(outing.name) || WORDS.untitled}
-                {outing.by && <span className={styles.soft}> {WORDS.byWhom(outing.by)}</span>}
+                {visibleText(name) || WORDS.untitled}
+                {by && <span className={styles.soft}> {WORDS.byWhom(visibleText(by))}</span>}
               </Checkbox>
             </li>
           ))}
         </ul>
-        <PressButton
-          look="primary"
-          large
-          disabled={chosen.length === 0}
-          onClick={() => void make()}
-        >
-          {WORDS.make}
-        </PressButton>
-        {chosen.length === 0 && <p className={styles.soft}>{WORDS.chooseSome}</p>}
+        <div className={styles.member}>
+          <PressButton look="primary" large disabled={isNone} onClick={() => void make()}>
+            {WORDS.make}
+          </PressButton>
+          {areas.map((area) => (
+            <PressButton key={area.id} large disabled={isNone} onClick={() => void addTo(area)}>
+              {WORDS.addTo(visibleText(area.name) || WORDS.untitled)}
+            </PressButton>
+          ))}
+        </div>
+        {isNone && <p className={styles.soft}>{WORDS.chooseSome}</p>}
       </Section>
     </ViewPage>
   );

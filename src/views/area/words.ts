@@ -141,6 +141,7 @@ export const WORDS = {
     'One map of what several people walked from one place, or you on several days. Choose the ' +
     'outings; their readings stay as they are.',
   make: 'Make the area',
+  addTo: (name: string) => `Add to ${name}`,
   chooseSome: 'Choose one outing or more.',
   byWhom: (by: string) => `by ${by}`,
   notJoined: 'These outings are not joined yet. Say below which of their stations are one.',
