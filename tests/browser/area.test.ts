@@ -133,7 +133,7 @@ describe('an area', () => {
     await visitor.reads('header', /Ormsay plateau/);
   });
 
-  it('takes in an outing that comes later', async () => {
+  it('has an outing added that comes later', async () => {
     const { visitor } = shared;
     await visitor.store(['start Lookout', '045 200m > Far knoll'], 'Next day');
     await visitor.goto('area');
