@@ -68,6 +68,12 @@ describe('an area', () => {
   it('is there after a reload without a network, with its undo', async () => {
     const { visitor } = shared;
     const { page } = visitor;
+    // A page that was loaded before the worker was ready is its own only after it is loaded anew.
+    await page.waitForFunction(async () => {
+      await navigator.serviceWorker.ready;
+      return true;
+    });
+    await page.reload();
     await visitor.workerInstalled();
     await page.setOfflineMode(true);
     await page.reload();

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { nameOf } from '@/core/survey/party/party';
 import { partyFaultText } from '@/core/survey/party/party-fault';
+import { STORE_MESSAGES } from '@/ui/store-messages';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { AreaSketch } from './map/area-sketch';
 import { AreaTools } from './map/area-tools';
@@ -50,6 +51,7 @@ export function AreaPage({ open }: { open: OpenArea }) {
     );
   return (
     <ViewPage view="area" back={BACK_TO_OUTINGS} about={area.name || WORDS.untitled} plain>
+      {open.fault && <p role="alert">{STORE_MESSAGES[open.fault]}</p>}
       <div className={styles.columns}>
         <div className={styles.map}>
           {joined.ok ? (

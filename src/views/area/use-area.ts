@@ -58,9 +58,12 @@ interface AreaActions {
   recover(): Promise<AreaOutcome>;
 }
 
-function actionsOf(id: string): AreaActions {
-  const write = (make: Parameters<typeof changeArea>[2]) =>
-    changeArea(browserDatabase(), id, make, new Date());
+function actionsOf(id: string, tell: (fault: StoreFault | null) => void): AreaActions {
+  const write = async (make: Parameters<typeof changeArea>[2]) => {
+    const outcome = await changeArea(browserDatabase(), id, make, new Date());
+    tell(outcome.kind === 'unsaved' ? outcome.fault : null);
+    return outcome;
+  };
   return {
     change: (make) =>
       write((state) => state && { kind: 'edit', before: state.area, after: make(state.area) }),
@@ -88,6 +91,8 @@ export interface OpenArea {
   readonly absent: readonly string[];
   readonly answer: AreaAnswer;
   readonly actions: AreaActions;
+  /** Why the last change was not written; null where it was. */
+  readonly fault: StoreFault | null;
 }
 
 export type AreaOpening =
@@ -159,7 +164,8 @@ export function useArea(id: string): AreaOpening {
     needs.includes('grid') ? 'grid' : needs.includes('field') ? 'field' : 'none',
   );
   const waits = models === null && needs.some((each) => each !== 'none');
-  const actions = useMemo(() => actionsOf(id), [id]);
+  const [fault, setFault] = useState<StoreFault | null>(null);
+  const actions = useMemo(() => actionsOf(id, setFault), [id]);
   const solutions = useMemo(() => {
     if (waits) return null;
     const found = new Map<string, Solution>();
@@ -182,6 +188,14 @@ export function useArea(id: string): AreaOpening {
   if (!area || !solutions) return { status: 'loading' };
   if (!answer) return { status: 'adjusting', round, stop };
   const absent = area.outings.filter((each) => !answer.found.ids.includes(each));
-  const open = { state: stored.area, area, outings: stored.outings, absent, answer, actions };
+  const open = {
+    state: stored.area,
+    area,
+    outings: stored.outings,
+    absent,
+    answer,
+    actions,
+    fault,
+  };
   return { status: 'ready', open };
 }

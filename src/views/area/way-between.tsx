@@ -10,6 +10,7 @@ import { northShown } from '@/core/survey/solution';
 import type { Survey } from '@/core/survey/party/survey';
 import { bearingText, distanceText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
+import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
 import page from '@/views/shared/page/page.module.css';
 import { Section } from '@/views/shared/page/view-page';
@@ -63,15 +64,18 @@ export function WayBetween({ open, survey, ends, onEnds }: Props) {
     </label>
   );
   const { from, to } = ends;
+  const [isUnsaved, setIsUnsaved] = useState(false);
   /** A new outing from here, and to its counter where it leads on to a place. */
   const start = async (toward: number | null) => {
-    const id = from === null ? null : await startFrom(open, survey, from, walker);
-    if (id === null || from === null) return;
+    if (from === null) return;
+    const id = await startFrom(open, survey, from, walker);
+    if (id === null) return setIsUnsaved(true);
     if (toward === null) return location.assign(viewUrl('outing', id));
     location.assign(viewUrl('counter', id, toCount(survey, walker, from, toward)));
   };
   return (
     <Section id="area-way" title={WORDS.way}>
+      {isUnsaved && <p role="alert">{STORE_MESSAGES.failed}</p>}
       <div className={styles.ends}>
         {choice('from', WORDS.from)}
         {choice('to', WORDS.to)}

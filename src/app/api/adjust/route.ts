@@ -7,6 +7,7 @@ import { joinOutings, nameOf, type Member } from '@/core/survey/party/party';
 import { partyFaultText } from '@/core/survey/party/party-fault';
 import { stationsOfOneName } from '@/core/survey/party/stations';
 import { survey } from '@/core/survey/party/survey';
+import { asWalked, type Solution } from '@/core/survey/solution';
 import { solve } from '@/core/survey/solve';
 import { adjustAnswer } from '@/formats/area/adjust-answer';
 import { jsonFormat } from '@/formats/json';
@@ -19,6 +20,12 @@ interface Sent {
   readonly member: Member;
   readonly lineOfEntry: readonly number[] | null;
 }
+
+/** An outing as walked, whatever it says of itself: the request has a method for all. */
+const memberOf = (solution: Solution): Member => ({
+  solution: asWalked(solution),
+  by: solution.outing.by ?? '',
+});
 
 /** Where each log of a text begins: at its first line, and at every line that says so. */
 const BEGINS = /^[ \t]*cairn-back[ \t]+log[ \t]+1\b/im;
@@ -42,7 +49,7 @@ function fromText(text: string): Sent[] {
     }
     const { solution, lineOfEntry } = read.value;
     return {
-      member: { solution, by: solution.outing.by ?? '' },
+      member: memberOf(solution),
       lineOfEntry: lineOfEntry.map((line) => line + before),
     };
   });
@@ -54,7 +61,7 @@ function fromLogbook(text: string): Sent[] {
   return read.value.outings.map((outing) => {
     const solved = solve(outing, earthModels);
     if (!solved.ok) throw new Error('a logbook that was read can be solved');
-    return { member: { solution: solved.value, by: outing.by ?? '' }, lineOfEntry: null };
+    return { member: memberOf(solved.value), lineOfEntry: null };
   });
 }
 

@@ -44,7 +44,10 @@ export function checkedLines(adjusted: Adjusted): CheckedLine[] {
   });
 }
 
-/** What one unit of each shared error moves a line by, its own part of it taken off. */
+/**
+ * What one unit of each shared error moves by: the vector between a line's ends, after the
+ * adjustment, and the line's own reading. Two rows each, in metres.
+ */
 export function sharedMoves(
   { network, lines, effects }: Adjusted,
   index: number,

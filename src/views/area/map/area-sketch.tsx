@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { useCallback, useMemo, useRef, useState, type MouseEvent } from 'react';
 import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
 import BorderOutlined from '@ant-design/icons-svg/es/asn/BorderOutlined';
 import DotChartOutlined from '@ant-design/icons-svg/es/asn/DotChartOutlined';
@@ -19,6 +19,7 @@ import { Names } from '@/views/shared/sketch/names';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useView } from '@/views/shared/sketch/use-view';
+import { onKeyOf, viewKeys, ZOOM_STEP } from '@/views/shared/sketch/view-keys';
 import styles from '../area.module.css';
 import type { WayEnds } from '../way-between';
 import { WORDS } from '../words';
@@ -26,8 +27,6 @@ import { WORDS } from '../words';
 const FINGER_PIXELS = 26;
 /** More ellipses would cover the map, and each other. */
 const MOST_ELLIPSES = 500;
-const ZOOM_STEP = 1.5;
-const PAN_PIXELS = 60;
 
 interface Props {
   survey: Survey;
@@ -43,28 +42,13 @@ export function AreaSketch({ survey, hidden, ends, onPick }: Props) {
   const [sure, setSure] = useState(false);
   const scene = useMemo(() => areaScene(survey, hidden), [survey, hidden]);
   const toFit = useCallback((size: Size) => fitView(scene, size, null), [scene]);
-  const { view, size, zoomBy, panBy, fit } = useView(svg, toFit);
+  const controls = useView(svg, toFit);
+  const { view, size, zoomBy, fit } = controls;
   const onClick = (event: MouseEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
     const node = nodeNear(survey, view, pixel);
     if (node !== null) onPick(node);
-  };
-  const keys: Readonly<Record<string, () => void>> = {
-    '+': () => zoomBy(ZOOM_STEP),
-    '=': () => zoomBy(ZOOM_STEP),
-    '-': () => zoomBy(1 / ZOOM_STEP),
-    '0': fit,
-    ArrowLeft: () => panBy(PAN_PIXELS, 0),
-    ArrowRight: () => panBy(-PAN_PIXELS, 0),
-    ArrowUp: () => panBy(0, PAN_PIXELS),
-    ArrowDown: () => panBy(0, -PAN_PIXELS),
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const act = event.ctrlKey || event.metaKey ? undefined : keys[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
   };
   return (
     <div className={styles.sketchPane}>
@@ -75,7 +59,7 @@ export function AreaSketch({ survey, hidden, ends, onPick }: Props) {
         aria-label={WORDS.sketch}
         tabIndex={0}
         onClick={onClick}
-        onKeyDown={onKeyDown}
+        onKeyDown={onKeyOf(viewKeys(controls))}
         data-testid="area-sketch"
       >
         {size.width > 0 && (

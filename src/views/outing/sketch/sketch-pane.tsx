@@ -1,6 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, useCallback, type KeyboardEvent, type MouseEvent } from 'react';
+import { useMemo, useRef, useCallback, type MouseEvent } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution, SolvedLeg } from '@/core/survey/solution';
@@ -19,9 +19,10 @@ import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
 import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
-import { SketchTools, ZOOM_STEP } from './sketch-tools';
+import { SketchTools } from './sketch-tools';
 import { Uncertainty } from './uncertainty';
 import { useView, type ViewControls } from '@/views/shared/sketch/use-view';
+import { onKeyOf, viewKeys, type KeyActions } from '@/views/shared/sketch/view-keys';
 
 const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCloud), {
   ssr: false,
@@ -30,7 +31,6 @@ const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCl
 const FINGER_PIXELS = 22;
 /** Names of a log with fewer legs are placed at every step of a pan. */
 const LEAST_LEGS_TO_WAIT = 200;
-const PAN_PIXELS = 60;
 
 interface Props {
   solution: Solution;
@@ -45,34 +45,17 @@ interface Props {
 }
 
 /** What the keys of the sketch do. */
-function keyActions(
-  { zoomBy, panBy, fit }: ViewControls,
+const keyActions = (
+  controls: ViewControls,
   leg: number,
   legs: number,
   selectLeg: (leg: number) => void,
-): Readonly<Record<string, () => void>> {
-  return {
-    '+': () => zoomBy(ZOOM_STEP),
-    '=': () => zoomBy(ZOOM_STEP),
-    '-': () => zoomBy(1 / ZOOM_STEP),
-    '0': fit,
-    ArrowLeft: () => panBy(PAN_PIXELS, 0),
-    ArrowRight: () => panBy(-PAN_PIXELS, 0),
-    ArrowUp: () => panBy(0, PAN_PIXELS),
-    ArrowDown: () => panBy(0, -PAN_PIXELS),
-    PageDown: () => selectLeg(Math.min(legs, leg + 1)),
-    PageUp: () => selectLeg(Math.max(Math.min(1, legs), leg - 1)),
-    Escape: () => selectLeg(0),
-  };
-}
-
-/** Does what a key does, where it does anything. */
-const onKeyOf = (actions: ReturnType<typeof keyActions>) => (event: KeyboardEvent) => {
-  const act = event.ctrlKey || event.metaKey ? undefined : actions[event.key];
-  if (!act) return;
-  event.preventDefault();
-  act();
-};
+): KeyActions => ({
+  ...viewKeys(controls),
+  PageDown: () => selectLeg(Math.min(legs, leg + 1)),
+  PageUp: () => selectLeg(Math.max(Math.min(1, legs), leg - 1)),
+  Escape: () => selectLeg(0),
+});
 
 /** The route as it was walked, with the way home across it. */
 export function SketchPane(props: Props) {

@@ -10,8 +10,7 @@ import { WORDS } from '../words';
 import type { SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
 import type { ViewControls } from '@/views/shared/sketch/use-view';
-
-export const ZOOM_STEP = 1.5;
+import { ZOOM_STEP } from '@/views/shared/sketch/view-keys';
 
 interface Props {
   controls: ViewControls;
