@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { VIEWS, type ViewId } from '@/views/views';
+import { newerVersion } from '../support/browser/newer-version';
 import { Visitor } from '../support/browser/visitor';
 
 /** What each view of an outing shows without a network. */
@@ -89,12 +90,7 @@ describe('the installed app', () => {
     const { page } = visitor;
     await visitor.goto('outings');
     await visitor.workerInstalled();
-    // The page registers its own worker once: after that a newer one can be registered.
-    await page.waitForNetworkIdle();
-    // Another script address stands for a newer version: it installs, and waits for the old one.
-    await page.evaluate(() =>
-      navigator.serviceWorker.register('/serwist/sw.js?newer', { type: 'module', scope: '/' }),
-    );
+    await newerVersion(page);
     await visitor.reads('[role=status]', /A new version of Cairn Back is ready/);
     const reloaded = page.waitForNavigation();
     await visitor.click('Update now');

@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { newerVersion } from '../support/browser/newer-version';
 import { tap } from '../support/browser/tap';
 import { LINE, PHONE, Visitor } from '../support/browser/visitor';
-
-/** Another script address stands for a newer version: it installs, and waits for the old one. */
-async function newerVersion({ page }: Visitor) {
-  // The page registers its own worker once: after that a newer one can be registered.
-  await page.waitForNetworkIdle();
-  await page.evaluate(() =>
-    navigator.serviceWorker.register('/serwist/sw.js?newer', { type: 'module', scope: '/' }),
-  );
-}
 
 const UPDATE = /A new version of Cairn Back is ready/;
 const NOTICE = 'div[role=status]';
@@ -26,7 +18,7 @@ describe('a new version', () => {
     await other.page.waitForSelector('#set-date', { visible: true });
 
     await visitor.page.bringToFront();
-    await newerVersion(visitor);
+    await newerVersion(visitor.page);
     await visitor.reads(NOTICE, UPDATE);
     await visitor.press('Update now');
     await visitor.reads(NOTICE, /Another tab has something open/);
@@ -62,7 +54,7 @@ describe('a new version', () => {
     await visitor.workerInstalled();
     await visitor.fill('#follow', '231');
     await tap(visitor, 3);
-    await newerVersion(visitor);
+    await newerVersion(page);
     await visitor.reads(NOTICE, UPDATE);
     // The count goes on under the notice, which takes nothing over by itself.
     await tap(visitor, 2);
