@@ -24,7 +24,8 @@ export interface Warning {
     | 'near-pole'
     | 'pace-length-odd'
     | 'misclosure-unexplained'
-    | 'blunder-likely';
+    | 'blunder-likely'
+    | 'fix-disagrees';
   readonly at: WarningPlace;
   readonly message: string;
   /** The leg without the fault, where its neighbours tell: offered, never taken unasked. */

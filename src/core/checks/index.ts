@@ -12,6 +12,7 @@ import type { Check, Warning } from './check';
 import { expectedOtherWay } from './legs/expected-other-way';
 import { farNorthCompass } from './header/far-north-compass';
 import { groundWithoutPace } from './legs/ground-without-pace';
+import { fixDisagrees } from './legs/fix-disagrees';
 import { blunderLikely } from './legs/blunder-likely';
 import { legShort } from './legs/leg-short';
 import { modelOutsideWindow } from './header/model-outside-window';
@@ -38,6 +39,7 @@ const CHECKS: readonly Check[] = [
   paceLengthOdd,
   misclosureUnexplained,
   blunderLikely,
+  fixDisagrees,
 ];
 
 const order = ({ at }: Warning) => ('entry' in at ? at.entry : -1);

@@ -10,6 +10,7 @@ import { atKind } from './kinds/at';
 import { boxKind } from './kinds/box';
 import { expectKind } from './kinds/expect';
 import { fromKind } from './kinds/from';
+import { knownKind } from './kinds/known';
 import { landmarkKind } from './kinds/landmark';
 import { legKind } from './kinds/leg';
 import { outKind } from './kinds/out';
@@ -27,6 +28,7 @@ export const ENTRY_KINDS = [
   fromKind,
   atKind,
   seeKind,
+  knownKind,
   landmarkKind,
   boxKind,
   passedKind,

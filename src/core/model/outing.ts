@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { entrySchema, type Leg } from '../entries/entry';
+import type { Position } from '../readings/position';
 import { openObject } from '../readings/shape';
 import { headerFields, type Header } from './header';
 
@@ -36,3 +37,18 @@ export function legAtEntry({ entries }: Outing, index: number): Leg {
   if (entry?.kind !== 'leg') throw new RangeError(`entry ${index} is not a leg`);
   return entry;
 }
+
+/**
+ * Where an outing is, near enough for a model of the earth: its start, or the first place that its
+ * log knows from the map.
+ */
+export const placeOf = ({ start, entries }: Outing): Position | undefined =>
+  start.position ?? entries.find((entry) => entry.kind === 'known')?.position;
+
+/** True for a log that knows places from the map. */
+export const knowsPlaces = ({ entries }: Outing): boolean =>
+  entries.some(({ kind }) => kind === 'known');
+
+/** True for a log that tells where it is by places on the map alone. */
+export const isPinnedByFix = (outing: Outing): boolean =>
+  outing.start.position === undefined && knowsPlaces(outing);

@@ -1,6 +1,7 @@
 import type { Fault } from '../faults/fault';
 import type { Correction, DeclinationSetting, Header, MarginDeclination } from '../model/header';
 import { angleEast } from '../readings/angle';
+import type { Position } from '../readings/position';
 import { fail, ok, type Result } from '../units/result';
 import type { Degrees } from '../units/units';
 import type { EarthModels, FieldAtPlace } from './earth-models';
@@ -43,10 +44,16 @@ export interface NorthsFault {
 export const correctionOf = ({ correction, declination }: Header): Correction =>
   correction?.how ?? (declination.source === 'none' ? 'none' : 'by-sum');
 
+type Place = Position | undefined;
+
 /** What the model says at the start, where it has all that it needs and accepts the day. */
-function fieldAtStart({ start, date }: Header, models: EarthModels | null): FieldAtPlace | null {
-  if (!models || !start.position || !date) return null;
-  const found = models.declination(start.position, date.day);
+function fieldAtStart(
+  { date }: Header,
+  models: EarthModels | null,
+  place: Place,
+): FieldAtPlace | null {
+  if (!models || !place || !date) return null;
+  const found = models.declination(place, date.day);
   return found.ok ? found.value : null;
 }
 
@@ -56,8 +63,9 @@ interface StatedDeclination {
 }
 
 function statedDeclination(
-  { declination: setting, start, date }: Header,
+  { declination: setting, date }: Header,
   models: EarthModels | null,
+  place: Place,
 ): Result<StatedDeclination, Fault> {
   switch (setting.source) {
     case 'none':
@@ -68,10 +76,10 @@ function statedDeclination(
       if (!date) return fail({ code: 'model-needs', what: 'date' });
       return ok({ east: marginDeclination(setting, date.day), sigma: 0 });
     case 'model': {
-      if (!start.position) return fail({ code: 'model-needs', what: 'position' });
+      if (!place) return fail({ code: 'model-needs', what: 'position' });
       if (!date) return fail({ code: 'model-needs', what: 'date' });
       if (!models) return fail({ code: 'model-not-loaded' });
-      const found = models.declination(start.position, date.day);
+      const found = models.declination(place, date.day);
       if (!found.ok) return found;
       return ok({ east: found.value.eastDegrees, sigma: found.value.sigmaDegrees });
     }
@@ -79,15 +87,16 @@ function statedDeclination(
 }
 
 function convergenceOf(
-  { convergence: setting, start }: Header,
+  { convergence: setting }: Header,
   models: EarthModels | null,
+  place: Place,
 ): Result<Degrees, Fault> {
   if (!setting) return ok(0);
   if (setting.source === 'typed') return ok(angleEast(setting.angle));
-  if (!start.position) return fail({ code: 'model-needs', what: 'position' });
+  if (!place) return fail({ code: 'model-needs', what: 'position' });
   if (!models) return fail({ code: 'model-not-loaded' });
   const definition = setting.source === 'projection' ? setting.definition : undefined;
-  return models.convergence(start.position, definition);
+  return models.convergence(place, definition);
 }
 
 /** The angles that each method computes with. */
@@ -104,15 +113,19 @@ function anglesInUse(correction: Correction, stated: Degrees | null, grid: Degre
   }
 }
 
-/** The angles between the norths of an outing. A model that it asks for must be given. */
+/**
+ * The angles between the norths of an outing. A model that it asks for must be given; it is asked
+ * for a place, which is the start without another one.
+ */
 export function outingNorths(
   header: Header,
   models: EarthModels | null,
+  place: Place = header.start.position,
 ): Result<OutingNorths, NorthsFault> {
   const correction = correctionOf(header);
-  const stated = statedDeclination(header, models);
+  const stated = statedDeclination(header, models, place);
   if (!stated.ok) return fail({ fault: stated.fault, header: 'declination' });
-  const convergence = convergenceOf(header, models);
+  const convergence = convergenceOf(header, models, place);
   if (!convergence.ok) return fail({ fault: convergence.fault, header: 'convergence' });
   return ok({
     ...anglesInUse(correction, stated.value.east, convergence.value),
@@ -120,7 +133,7 @@ export function outingNorths(
     declinationSigmaDegrees: stated.value.sigma,
     correction,
     statedEast: stated.value.east,
-    field: fieldAtStart(header, models),
+    field: fieldAtStart(header, models, place),
   });
 }
 

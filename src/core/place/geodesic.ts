@@ -1,6 +1,8 @@
 import geodesic from 'geographiclib-geodesic';
 import type { Position } from '../readings/position';
+import { signedDifference } from '../units/angle';
 import { azimuthOf, lengthOf, polar, type PlanePoint } from '../units/plane';
+import type { Degrees } from '../units/units';
 
 const { WGS84 } = geodesic.Geodesic;
 
@@ -19,4 +21,13 @@ export function positionAt(origin: Position, point: PlanePoint): Position {
 export function planePointOf(origin: Position, { latitude, longitude }: Position): PlanePoint {
   const line = WGS84.Inverse(origin.latitude, origin.longitude, latitude, longitude);
   return polar(line.azi1 ?? NaN, line.s12 ?? NaN);
+}
+
+/**
+ * How far the direction of the geodesic between two positions turns along it, in degrees: what a
+ * bearing read at its end differs by from one read at its beginning, beside the half turn.
+ */
+export function turnAlong(from: Position, to: Position): Degrees {
+  const line = WGS84.Inverse(from.latitude, from.longitude, to.latitude, to.longitude);
+  return signedDifference(line.azi1 ?? NaN, line.azi2 ?? NaN);
 }

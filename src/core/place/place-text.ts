@@ -1,7 +1,11 @@
 import type { Fault } from '../faults/fault';
 import type { Position } from '../readings/position';
 import type { Result } from '../units/result';
-import { decimalDegrees, degreesMinutesSeconds, readDegreesText } from './degrees-text';
+import {
+  decimalDegrees,
+  degreesMinutesSeconds,
+  readDegreesText,
+} from '../readings/place/degrees-text';
 import { readGridText, squareText, utmText } from './grid-text';
 
 /** Reads a place: decimal degrees, degrees with minutes and seconds, UTM, or a grid square. */

@@ -1,17 +1,15 @@
 import type { Covariance } from '../errors/covariance';
-import type { Entry } from '../entries/entry';
 import { NO_COVARIANCE } from '../errors/covariance';
 import { ellipse, type Ellipse } from '../errors/ellipse';
 import type { Walked } from '../errors/means';
 import { bearingVariance } from '../errors/own-errors';
 import { effectOf, joinedSums } from '../errors/shared-errors';
 import { whiten } from '../errors/whiten';
-import { convertedReading } from '../north/norths';
-import { bearingDegrees, finenessDegrees } from '../readings/bearing';
 import type { FeatureKind } from '../entries/feature';
+import { backBearing } from '../units/angle';
 import { lengthOf, polar, vectorBetween, type PlanePoint } from '../units/plane';
 import { radians, type Degrees } from '../units/units';
-import { initialState, isOffMap } from './log-state';
+import { sightDegrees, sightedWith, sightingMeans } from './fix/sighting';
 import { walkLog } from './log-walk';
 import { sharedAlong } from './shared-along';
 import { sharedScale } from './shared-scale';
@@ -61,33 +59,22 @@ const LEAST_CROSSING_DEGREES = 12;
 
 /** Landmarks with the sightings to each; names are the same whatever their letter case. */
 export function landmarkPlaces(solution: Solution): Landmark[] {
-  const { frame } = solution.places;
   const found = new Map<string, { name: string; kind?: FeatureKind; sightings: Sighting[] }>();
   const { state, follow } = sightingMeans(solution);
   for (const { entry, index, station } of walkLog(solution)) {
     follow(entry);
     if (entry.kind !== 'see') continue;
-    const read = { degrees: bearingDegrees(entry.bearing), north: entry.bearing.north };
-    const bearing = convertedReading(read, frame.north, frame.norths);
-    if (!bearing) continue;
+    const read = sightDegrees(solution, entry.bearing);
+    if (read === null) continue;
+    const bearing = entry.back ? backBearing(read) : read;
     const key = entry.what.toLowerCase();
     const landmark = found.get(key) ?? { name: entry.what, kind: entry.thing, sightings: [] };
     landmark.kind ??= entry.thing;
     landmark.sightings.push({
       entry: index,
       station,
-      bearingDegrees: bearing.degrees,
-      walked: {
-        means: {
-          aim: state.aim,
-          compass: isOffMap(state, entry.bearing) ? null : state.compass,
-          distance: 'measured',
-          pace: null,
-        },
-        finenessDegrees: finenessDegrees(entry.bearing),
-        slopeTangent: 0,
-        ironDegrees: 0,
-      },
+      bearingDegrees: bearing,
+      walked: sightedWith(state, entry.bearing),
     });
     found.set(key, landmark);
   }
@@ -97,17 +84,6 @@ export function landmarkPlaces(solution: Solution): Landmark[] {
     sightings,
     place: crossing(solution, sightings),
   }));
-}
-
-/** What the lines of a log set for its sightings, followed along with it. */
-function sightingMeans({ places }: Solution) {
-  const state = initialState(places.frame.norths);
-  const follow = (entry: Entry) => {
-    if (entry.kind === 'aim') state.aim = entry.aim;
-    if (entry.kind === 'compass') state.compass = entry.name;
-    if (entry.kind === 'read') state.readingNorth = entry.north;
-  };
-  return { state, follow };
 }
 
 /** The place where lines of sight cross, and its uncertainty; null where they don't. */

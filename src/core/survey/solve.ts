@@ -1,13 +1,14 @@
 import { ENTRIES, type EntryRegistry } from '../entries/entry';
 import type { OutingFault } from '../faults/fault';
 import { DEFAULT_ERRORS, withSigmas, type ErrorSettings } from '../model/error-settings';
-import type { Outing } from '../model/outing';
+import { isPinnedByFix, placeOf, type Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
 import { outingNorths, type OutingNorths } from '../north/outing-norths';
 import { lengthOf, vectorBetween } from '../units/plane';
 import { fail, ok, type Result } from '../units/result';
 import type { Metres } from '../units/units';
 import { providedAdjuster } from './adjusted/adjuster';
+import { providedFixTools } from './adjusted/fix-tools';
 import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
@@ -32,7 +33,7 @@ export function solve(
   { errors: known = DEFAULT_ERRORS, entries = ENTRIES }: SolveOptions = {},
 ): Result<Solution, OutingFault> {
   const errors = withSigmas(known, outing.errors?.sigmas);
-  const norths = outingNorths(outing, models);
+  const norths = outingNorths(outing, models, placeOf(outing));
   if (!norths.ok) return fail({ fault: norths.fault.fault, at: { header: norths.fault.header } });
   const reduced = reduce(outing, norths.value, errors, entries);
   if (!reduced.ok) return reduced;
@@ -44,7 +45,7 @@ export function solve(
   const places = new PlacesAsWalked(frame, traverse, stationOfLeg, shared);
   const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg }, shared);
   const { closures, walkedMetres } = closuresOf(places, legs, traverse, returns);
-  const walked: Solution = {
+  const alone: Solution = {
     outing,
     errors,
     places,
@@ -55,6 +56,11 @@ export function solve(
     current: reduced.value.current,
     end: state,
   };
+  // Without it the places lack positions until it is loaded; nothing else depends on them.
+  const origin = isPinnedByFix(outing) ? providedFixTools()?.startOf(alone) : null;
+  const walked = origin
+    ? { ...alone, places: new PlacesAsWalked({ ...frame, origin }, traverse, stationOfLeg, shared) }
+    : alone;
   const method = outing.adjust?.method ?? 'as-walked';
   if (method === 'as-walked') return ok(walked);
   const adjuster = providedAdjuster();

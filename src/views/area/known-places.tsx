@@ -1,6 +1,6 @@
 import { Form, Select } from 'antd';
 import { useState } from 'react';
-import { decimalDegrees } from '@/core/place/degrees-text';
+import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import { areaStationOf } from '@/core/survey/party/area-members';
 import type { Survey } from '@/core/survey/party/survey';
 import { visibleText } from '@/core/units/visible';

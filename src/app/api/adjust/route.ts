@@ -2,6 +2,7 @@ import '@/core/survey/adjusted/provided';
 import { METHODS, type Method } from '@/core/model/method';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { LARGEST_LOG, readLog } from '@/core/log-text/read-log';
+import { knownOf } from '@/core/survey/fix/known-of';
 import { orderOf } from '@/core/survey/network/adjust';
 import { joinOutings, nameOf, type Member } from '@/core/survey/party/party';
 import { partyFaultText } from '@/core/survey/party/party-fault';
@@ -88,7 +89,9 @@ export const POST = answering(async (request) => {
   const all = await sent(request);
   const members = all.map(({ member }) => member);
   const same = stationsOfOneName(members.map(({ solution }) => solution));
-  const party = joinOutings(members, same);
+  const origin = members[0]?.solution.places.frame.origin ?? null;
+  const known = members.flatMap(({ solution }, index) => knownOf(solution, index, origin));
+  const party = joinOutings(members, same, known);
   if (!party.ok) {
     const message = partyFaultText(party.fault, (outing) => nameOf({ members }, outing));
     throw new Refused(400, { message });

@@ -1,4 +1,4 @@
-import { readDegreesText } from '../../place/degrees-text';
+import { readDegreesText } from '../../readings/place/degrees-text';
 import type { Check } from '../check';
 
 /** `start-like-position`: the start has a name that reads as a position, and no position. */

@@ -10,26 +10,40 @@ import { whatSeen } from '../trailing-note';
 const schema = openObject({
   kind: z.literal('see'),
   bearing: bearingReading,
+  /** The bearing was read at the landmark, towards here. */
+  back: z.optional(z.literal(true)),
   thing: optionalFeatureKind,
   what: noteText,
 });
 
-/** `see BEARING [KIND] ; what`: a sighting of a landmark from the current station. */
+const BACK = /back(?![a-z])/iy;
+
+/**
+ * `see BEARING [back] [KIND] ; what`: a sighting of a landmark from the current station, or, with
+ * `back`, one that was read at the landmark.
+ */
 export const seeKind = entryKind(schema)({
   keyword: 'see',
   takesWholeLine: false,
   read(cursor, note, { north }) {
     const column = cursor.position;
     const bearing = readBearing(cursor, north);
+    const back = cursor.takeAfterSpace(BACK) ? { back: true as const } : {};
     const kind = readFeatureKind(cursor);
     return {
-      entry: { kind: 'see', bearing, ...kind, what: whatSeen(cursor, note, kind.thing) },
+      entry: { kind: 'see', bearing, ...back, ...kind, what: whatSeen(cursor, note, kind.thing) },
       columns: { bearing: column, whole: column },
     };
   },
-  write: (entry, north) =>
-    `  see ${writeBearing(entry.bearing, north)}${writeFeatureKind(entry)} ; ${entry.what}`,
-  describe: ({ bearing, what }) => `Sighted from here at ${bearingWords(bearing)}: ${what}`,
+  write(entry, north) {
+    const back = entry.back ? ' back' : '';
+    const bearing = writeBearing(entry.bearing, north);
+    return `  see ${bearing}${back}${writeFeatureKind(entry)} ; ${entry.what}`;
+  },
+  describe: ({ bearing, back, what }) =>
+    back
+      ? `This place from ${what}, at ${bearingWords(bearing)}`
+      : `Sighted from here at ${bearingWords(bearing)}: ${what}`,
   attachesTo: 'station',
   station: null,
   apply: ({ bearing }, reckoning) => reckoning.needsNorth(bearing, 'bearing'),

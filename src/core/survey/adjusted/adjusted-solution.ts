@@ -1,6 +1,7 @@
 import type { SharedSum } from '../../errors/shared-errors';
 import type { Method } from '../../model/method';
 import type { PlanePoint } from '../../units/plane';
+import { knownOf } from '../fix/known-of';
 import { joinOutings, walkerOf } from '../party/party';
 import { placesBy } from '../party/places-by';
 import type { Nodes } from '../party/stations';
@@ -80,7 +81,8 @@ class AdjustedLegs implements Legs {
 export function adjustedSolution(walked: Solution, method: Method): Solution {
   const { legs, places } = walked;
   if (method === 'as-walked' || legs.count > MOST_ADJUSTED_LEGS) return walked;
-  const party = joinOutings([{ solution: walked, by: '' }], []);
+  const known = knownOf(walked, 0, places.frame.origin);
+  const party = joinOutings([{ solution: walked, by: '' }], [], known);
   if (!party.ok) return walked;
   const solved = placesBy(party.value, method);
   if (!solved.adjusted) return walked;

@@ -1,4 +1,11 @@
+import { logFixes } from '../fix/log-fix';
+import { startByFix } from '../fix/pin';
 import { adjustedSolution } from './adjusted-solution';
 import { provideAdjuster } from './adjuster';
+import { provideFixTools } from './fix-tools';
 
 provideAdjuster(adjustedSolution);
+provideFixTools({
+  startOf: (solution) => startByFix(solution)?.position ?? null,
+  fixesOf: logFixes,
+});

@@ -2,6 +2,7 @@ import type { Area, AreaStation } from '../../model/area';
 import { nameKey } from '../../readings/name';
 import { stationName, stationNamed, type Solution } from '../solution';
 import { planePointOf } from '../../place/geodesic';
+import { knownOf } from '../fix/known-of';
 import type { KnownPlace, Member } from './party';
 import { stationsOfOneName, type StationRef } from './stations';
 
@@ -42,6 +43,9 @@ export function areaMembers(
     const at = refOf(named);
     return origin && at ? [{ at, place: planePointOf(origin, named.position) }] : [];
   });
+  for (const [outing, { solution }] of members.entries()) {
+    places.push(...knownOf(solution, outing, origin));
+  }
   return { ids, members, same: refs.filter((each) => each.length > 1), known: places, lost };
 }
 

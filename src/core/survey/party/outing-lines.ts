@@ -4,7 +4,7 @@ import type { SharedError } from '../../errors/sources/source';
 import { convertedReading } from '../../north/norths';
 import { bearingDegrees, type BearingReading } from '../../readings/bearing';
 import { backBearing, signedDifference } from '../../units/angle';
-import { lengthOf, polar, vectorBetween } from '../../units/plane';
+import { lengthOf, polar, vectorBetween, type PlanePoint } from '../../units/plane';
 import { radians, type Degrees, type Metres } from '../../units/units';
 import { landmarkPlaces } from '../landmarks';
 import { legParts, type Part } from '../leg-parts';
@@ -62,6 +62,8 @@ export class OutingLines {
     private readonly prefix: string,
     /** The node of a landmark of this outing, made when it is first asked for. */
     private readonly landmark: (name: string) => number,
+    /** The landmarks that a map tells: each sighting of one checks where it was taken. */
+    private readonly onMap: ReadonlyMap<string, PlanePoint> = new Map(),
   ) {
     this.open = this.openStations();
     this.parts = this.open.size > 0 ? legParts(solution) : new Map();
@@ -194,9 +196,10 @@ export class OutingLines {
     for (const { name, sightings, place } of landmarkPlaces(this.solution)) {
       const seen = stationNamed(this.solution, name);
       const isTold = place !== null && sightings.length >= LEAST_SIGHTINGS;
-      if (seen === undefined && !isTold) continue;
+      const onMap = this.onMap.get(name.toLowerCase()) ?? (isTold ? place : null);
+      if (seen === undefined && !onMap) continue;
       const to = seen === undefined ? this.landmark(name) : this.nodeOf(seen);
-      const there = seen === undefined ? place! : places.at(seen);
+      const there = seen === undefined ? onMap! : places.at(seen);
       for (const { entry, station, bearingDegrees: bearing, walked } of sightings) {
         const metres = lengthOf(vectorBetween(places.at(station), there));
         if (metres === 0) continue;

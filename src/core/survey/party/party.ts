@@ -50,13 +50,21 @@ export type PartyFault =
 export const walkerOf = (by: string, outing: number): string =>
   by === '' ? `#${outing}` : by.toLowerCase();
 
-/** A place that a map tells: a station, and where the map has it, from the origin. */
-export interface KnownPlace {
-  readonly at: StationRef;
-  readonly place: PlanePoint;
+/** A landmark of an outing, by its name. */
+export interface LandmarkRef {
+  readonly outing: number;
+  readonly landmark: string;
 }
 
-/** How well a map tells a place, one sigma: half of a reference to ten metres. Common practice. */
+/** A place that a map tells: a station or a landmark, and where the map has it, from the origin. */
+export interface KnownPlace {
+  readonly at: StationRef | LandmarkRef;
+  readonly place: PlanePoint;
+  /** How well it is told, one sigma; half of a reference to ten metres without it. */
+  readonly sigmaMetres?: Metres;
+}
+
+/** Common practice, no source. */
 const KNOWN_METRES: Metres = 5;
 
 /** Joins outings at the stations that are one; `known` are places that a map tells. */
@@ -84,19 +92,21 @@ export function joinOutings(
   for (const [outing, { solution, by }] of members.entries()) {
     const prefix = walkerOf(by, outing);
     const landmark = (name: string) => {
-      const key = `${outing} ${name.toLowerCase()}`;
+      const key = landmarkKey({ outing, landmark: name });
       const node = landmarks.get(key) ?? nodes.all.length + landmarks.size;
       landmarks.set(key, node);
       return node;
     };
-    for (const each of new OutingLines(solution, nodes, outing, sources, prefix, landmark)) {
+    const onMap = knownLandmarks(known, outing);
+    for (const each of new OutingLines(solution, nodes, outing, sources, prefix, landmark, onMap)) {
       lines.push(each.line);
       from.push({ outing, entry: each.entry, leg: each.leg });
     }
   }
   // Last: by then the outings have come to every place, and a map only checks where they are.
-  for (const { at, place } of known) {
-    const line = knownLine(nodes.of(at), place);
+  for (const { at, place, sigmaMetres } of known) {
+    const node = 'station' in at ? nodes.of(at) : landmarks.get(landmarkKey(at));
+    const line = node === undefined ? null : knownLine(node, place, sigmaMetres);
     if (!line) continue;
     lines.push(line);
     from.push({ outing: at.outing, entry: -1, leg: null });
@@ -110,11 +120,26 @@ export function joinOutings(
   return ok({ members, north, nodes, network, sources: from });
 }
 
+const landmarkKey = ({ outing, landmark }: LandmarkRef) => `${outing} ${landmark.toLowerCase()}`;
+
+/** The landmarks of an outing that are on the map, by their names in lower case. */
+function knownLandmarks(known: readonly KnownPlace[], outing: number): Map<string, PlanePoint> {
+  const found = new Map<string, PlanePoint>();
+  for (const { at, place } of known) {
+    if ('landmark' in at && at.outing === outing) found.set(at.landmark.toLowerCase(), place);
+  }
+  return found;
+}
+
 /** Where a map has a place, from the origin; null where the origin is that place. */
-function knownLine(node: number, place: PlanePoint): NetworkLine | null {
+function knownLine(
+  node: number,
+  place: PlanePoint,
+  sigmaMetres: Metres = KNOWN_METRES,
+): NetworkLine | null {
   const metres = lengthOf(place);
   if (node === 0 || metres === 0) return null;
-  const variance = (KNOWN_METRES / metres) ** 2;
+  const variance = (sigmaMetres / metres) ** 2;
   return {
     from: 0,
     to: node,

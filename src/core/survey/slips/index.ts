@@ -8,11 +8,8 @@ import { notWritten } from './line/not-written';
 import { writtenTwice } from './line/written-twice';
 import type { Slip } from './slip';
 
-/**
- * Every slip of a reading. A new one is one more file, or a line beside its kin, and a line here.
- * Leaving or reaching the wrong station is in `wrong-station.ts`: it changes what is joined.
- */
-export const SLIPS: readonly Slip[] = [
+/** The slips of a bearing by itself, which a sighting may have as well as a leg. */
+export const BEARING_SLIPS: readonly Slip[] = [
   halfCircle,
   tenDegrees,
   hundredDegrees,
@@ -20,6 +17,14 @@ export const SLIPS: readonly Slip[] = [
   declinationOmitted,
   declinationDoubled,
   declinationReversed,
+];
+
+/**
+ * Every slip of a reading. A new one is one more file, or a line beside its kin, and a line here.
+ * Leaving or reaching the wrong station is in `wrong-station.ts`: it changes what is joined.
+ */
+export const SLIPS: readonly Slip[] = [
+  ...BEARING_SLIPS,
   hundredMetres,
   tenPaces,
   singleSteps,

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { areaPoints } from '@/formats/area/area-points';
-import { decimalDegrees } from '@/core/place/degrees-text';
+import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import { lengthText, uncertaintyText } from '@/core/units/shown';

@@ -1,11 +1,20 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Header } from '@/core/model/header';
+import { knowsPlaces, type Outing } from '@/core/model/outing';
 
-/** True once an outing can be adjusted, where it asks for it; what does it is loaded only then. */
-export function useAdjuster(header: Header | null): boolean {
+/** Whether an outing can be solved, and whether what was loaded for it is there. */
+export interface Adjusting {
+  /** False while an outing asks for a method that is still being loaded. */
+  readonly canSolve: boolean;
+  /** Changes once it is loaded: an outing that a fix pins is then solved anew. */
+  readonly isLoaded: boolean;
+}
+
+/** What adjusts an outing, or solves its fixes, is loaded only where the outing asks for it. */
+export function useAdjuster(outing: Outing | null): Adjusting {
   const [isLoaded, setIsLoaded] = useState(false);
-  const isAsked = (header?.adjust?.method ?? 'as-walked') !== 'as-walked';
+  const adjusts = (outing?.adjust?.method ?? 'as-walked') !== 'as-walked';
+  const isAsked = adjusts || (outing !== null && knowsPlaces(outing));
   useEffect(() => {
     if (!isAsked || isLoaded) return;
     let gone = false;
@@ -16,5 +25,5 @@ export function useAdjuster(header: Header | null): boolean {
       gone = true;
     };
   }, [isAsked, isLoaded]);
-  return isLoaded || !isAsked;
+  return { canSolve: isLoaded || !adjusts, isLoaded };
 }

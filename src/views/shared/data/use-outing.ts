@@ -22,10 +22,11 @@ export function useOuting(id: string) {
   const state = outingState(status);
   const outing = state?.outing ?? null;
   const models = useEarthModels(modelsUsed(outing));
-  const canAdjust = useAdjuster(outing);
+  const { canSolve, isLoaded } = useAdjuster(outing);
   const solved = useMemo(
-    () => (outing && canAdjust ? solve(outing, models) : null),
-    [outing, canAdjust, models],
+    () => (outing && canSolve ? solve(outing, models) : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the core asks for what was loaded.
+    [outing, canSolve, isLoaded, models],
   );
   useLastHome(solved?.ok ? solved.value : null);
   return useMemo(

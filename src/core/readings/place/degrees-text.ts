@@ -1,7 +1,7 @@
-import type { Fault } from '../faults/fault';
-import type { Position } from '../readings/position';
-import { MOST_MINUTES } from '../units/ranges';
-import { fail, ok, type Result } from '../units/result';
+import type { Fault } from '../../faults/fault';
+import type { Position } from '../position';
+import { MOST_MINUTES } from '../../units/ranges';
+import { fail, ok, type Result } from '../../units/result';
 
 type Letter = 'N' | 'S' | 'E' | 'W';
 interface Angle {

@@ -1,0 +1,4 @@
+import { provideGridReader } from '../readings/place/grid-reader';
+import { readGridText } from './grid-text';
+
+provideGridReader(readGridText);

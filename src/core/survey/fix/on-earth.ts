@@ -1,0 +1,143 @@
+import { planePointOf, positionAt } from '../../place/geodesic';
+import type { SharedScale } from '../../errors/sources/source';
+import type { Position } from '../../readings/position';
+import { lengthOf, vectorBetween } from '../../units/plane';
+import type { Degrees } from '../../units/units';
+import { crossing, cutBetween, sightLine } from './point/cuts';
+import { fixBy, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
+import type { BearingReadAt, Observation } from './point/observation';
+import {
+  NO_STATIONS,
+  observationsOf,
+  type LineFeature,
+  type Sight,
+  type StationsAround,
+} from './sights';
+import { warningOf } from './point/warnings';
+
+/** All that was read of known places, and whether the compass is in question. */
+export interface EarthQuestion {
+  readonly sights: readonly Sight[];
+  readonly scale: SharedScale;
+  readonly around: StationsAround | null;
+  readonly solveCompass: boolean;
+}
+
+/** A fix on the earth; the plane of `fix` is the one about its position. */
+export interface EarthFix {
+  readonly position: Position;
+  readonly fix: Fix;
+  readonly observations: readonly Observation[];
+}
+
+export interface EarthAnswer {
+  readonly found: EarthFix | null;
+  readonly warnings: FixAnswer['warnings'];
+}
+
+/** Rounds until the place is where its plane begins: there bearings are exactly geodesics'. */
+const MOST_PLANES = 10;
+const SETTLED_METRES = 1e-3;
+
+/** Solves in the plane about the place itself, which is found by taking it anew. */
+function settle(guess: Position, ask: (origin: Position) => FixAnswer & { asked: Observation[] }) {
+  let origin = guess;
+  for (let round = 1; ; round++) {
+    const { fix, warnings, asked } = ask(origin);
+    if (!fix) return { found: null, warnings };
+    const isThere = lengthOf(fix.place) < SETTLED_METRES;
+    if (isThere || round === MOST_PLANES) {
+      return { found: { position: origin, fix, observations: asked }, warnings };
+    }
+    origin = positionAt(origin, fix.place);
+  }
+}
+
+/** Where a traveller is by sights of known places. */
+export function fixOnEarth({ sights, scale, around, solveCompass }: EarthQuestion): EarthAnswer {
+  const first = sights[0];
+  if (!first) return { found: null, warnings: [warningOf({ code: 'too-few' })] };
+  const stations = around?.covariance ?? NO_STATIONS;
+  return settle(first.mark.position, (origin) => {
+    const observations = observationsOf(sights, origin, scale, around);
+    return { ...fixBy({ observations, stations, solveCompass }), asked: observations };
+  });
+}
+
+/** A place on a line feature that the bearings allow. */
+export interface LineCrossing extends EarthFix {
+  /** At which the line of sight meets the line feature. */
+  readonly cutDegrees: Degrees;
+}
+
+/** Nearer than this, two crossings are one: at a corner of the line. */
+const SAME_CROSSING_METRES = 1;
+
+/**
+ * The places on a line feature where the bearings meet it: one for each crossing with the mark
+ * ahead, those that fit best first.
+ */
+export function crossingsOnEarth(
+  { sights, scale, around, solveCompass }: EarthQuestion,
+  line: LineFeature,
+): { crossings: LineCrossing[]; warnings: FixAnswer['warnings'] } {
+  const begin = line.positions[0];
+  if (!begin || sights.length === 0) {
+    return { crossings: [], warnings: [warningOf({ code: 'too-few' })] };
+  }
+  const stations = around?.covariance ?? NO_STATIONS;
+  const warnings: FixAnswer['warnings'][number][] = [];
+  const crossings: LineCrossing[] = [];
+  for (const guess of meetings(observationsOf(sights, begin, scale, around), line, begin)) {
+    const { found, warnings: said } = settle(positionAt(begin, guess.place), (origin) => {
+      const [from, to] = guess.stretch.map((position) => planePointOf(origin, position));
+      const { sigmaMetres } = line;
+      const asked = observationsOf(sights, origin, scale, around);
+      if (from && to) asked.push({ kind: 'on-line', from, to, sigmaMetres });
+      return { ...fixBy({ observations: asked, stations, solveCompass }), asked };
+    });
+    for (const warning of said) {
+      if (!warnings.some(({ message }) => message === warning.message)) warnings.push(warning);
+    }
+    if (!found || guess.cutDegrees < REFUSED_CUT) continue;
+    const isKnown = crossings.some(
+      ({ position }) => lengthOf(planePointOf(position, found.position)) < SAME_CROSSING_METRES,
+    );
+    if (!isKnown) crossings.push({ ...found, cutDegrees: guess.cutDegrees });
+  }
+  if (crossings.length === 0 && warnings.length === 0) {
+    warnings.push(warningOf({ code: 'no-crossing' }));
+  }
+  const fit = ({ fix }: LineCrossing) => fix.test?.chiSquare ?? 0;
+  return { crossings: crossings.sort((a, b) => fit(a) - fit(b)), warnings };
+}
+
+/** Where lines of sight meet the stretches of a line, with the mark ahead. */
+function* meetings(
+  observations: readonly Observation[],
+  { positions }: LineFeature,
+  origin: Position,
+) {
+  const points = positions.map((position) => planePointOf(origin, position));
+  const bearings = observations.filter((each): each is BearingReadAt => each.kind === 'bearing');
+  for (const [i, to] of points.entries()) {
+    const from = points[i - 1];
+    if (!from) continue;
+    const along = vectorBetween(from, to);
+    const length = lengthOf(along);
+    if (length === 0) continue;
+    const toward = { east: along.east / length, north: along.north / length };
+    for (const bearing of bearings) {
+      const met = crossing(sightLine(bearing), { at: from, toward });
+      // `metresOfOther` is how far before its first corner: beyond it is negative.
+      const beyond = met ? -met.metresOfOther : NaN;
+      if (!met || met.metres < 0 || !(beyond >= -ROUNDING && beyond <= length + ROUNDING)) continue;
+      const sight = (bearing.bearing * 180) / Math.PI;
+      const cutDegrees = cutBetween(sight, (Math.atan2(toward.east, toward.north) * 180) / Math.PI);
+      const [a, b] = [positions[i - 1]!, positions[i]!];
+      yield { place: met.place, stretch: [a, b], cutDegrees };
+    }
+  }
+}
+/** A crossing at a corner belongs to both of its stretches. */
+const ROUNDING = 1e-6;

@@ -1,0 +1,19 @@
+import { sharedScale } from '../shared-scale';
+import type { Solution } from '../solution';
+import { logSights } from './log-sights';
+import { fixOnEarth, type EarthFix } from './on-earth';
+import { StationsAround } from './sights';
+
+/**
+ * Where the start of a log is on the earth, by all that it tells of known places: sightings from
+ * any of its stations, with the legs between, and stations that are known themselves. Null where
+ * that gives no place, or where true north isn't known.
+ */
+export function startByFix(solution: Solution): EarthFix | null {
+  const { frame } = solution.places;
+  if (frame.north !== 'true') return null;
+  const sights = logSights(solution);
+  const scale = sharedScale(solution.errors, frame.norths);
+  const around = new StationsAround(solution, 0);
+  return fixOnEarth({ sights, scale, around, solveCompass: false }).found;
+}

@@ -1,0 +1,210 @@
+import { ellipse, type Ellipse } from '../../../errors/ellipse';
+import { lengthOf, vectorBetween, type PlanePoint } from '../../../units/plane';
+import { degrees, type Degrees, type Metres, type Radians } from '../../../units/units';
+import type { Covariance } from '../../../errors/covariance';
+import { atLeast } from '../../network/chi-square';
+import { crossing, cutsAt, guesses, sightLine } from './cuts';
+import { DANGER_SHARE, offDangerCircle } from './danger-circle';
+import type { BearingReadAt, Mark, Observation, StationCovariance } from './observation';
+import { pointFix, type PointFix } from './point-fix';
+import { predictedBearing, readAt } from './rows';
+import { warningOf, type FixWarning } from './warnings';
+
+/** What is asked: everything that was read, and whether the compass is in question here. */
+export interface FixQuestion {
+  readonly observations: readonly Observation[];
+  readonly stations: StationCovariance;
+  /** True to solve for an error of the compass at this place, as by iron. */
+  readonly solveCompass: boolean;
+}
+
+/** A bearing of a fix, and how it fits. */
+export interface FixedBearing {
+  readonly observation: number;
+  readonly mark: Mark;
+  /** From the plane's north: as it was read, and how far it is off the line to the mark. */
+  readonly readDegrees: Degrees;
+  readonly residualDegrees: Degrees;
+  /** The error of this reading, if it is the wrong one; null where nothing checks it. */
+  readonly offDegrees: Degrees | null;
+  /** Standard normal where nothing is wrong. */
+  readonly w: number | null;
+  readonly metres: Metres;
+}
+
+export interface Fix {
+  readonly place: PlanePoint;
+  readonly covariance: Covariance;
+  readonly ellipse: Ellipse;
+  readonly bearings: readonly FixedBearing[];
+  readonly cuts: { readonly least: Degrees; readonly best: Degrees } | null;
+  /** The compass's error at this place; null where it wasn't solved for. */
+  readonly compass: { readonly degrees: Degrees; readonly sigmaDegrees: Degrees } | null;
+  /** Whether the readings agree; null where nothing checks anything. */
+  readonly test: {
+    readonly chiSquare: number;
+    readonly freedom: number;
+    readonly p: number;
+  } | null;
+}
+
+/** A fix, or null with a warning that says why there is none. */
+export interface FixAnswer {
+  readonly fix: Fix | null;
+  readonly warnings: readonly FixWarning[];
+}
+
+/** A flatter cut is refused; one flatter than the other is told. Common practice, no source. */
+export const REFUSED_CUT: Degrees = 12;
+export const FLAT_CUT: Degrees = 30;
+
+/** One sigma of a compass's error that nothing is known of: so wide that it says nothing. */
+const UNKNOWN_COMPASS: Radians = 20;
+/** Readings that come out so rarely by their errors disagree. */
+const ALARM = 0.01;
+/** Nearer to a mark than this, a direction to it says little. Common practice, no source. */
+const AT_MARK_METRES: Metres = 15;
+
+const isBearing = (each: Observation): each is BearingReadAt => each.kind === 'bearing';
+
+/** Where a traveller is by all that was read. */
+export function fixBy(question: FixQuestion): FixAnswer {
+  const { observations } = question;
+  const unusable = unusableReadings(observations);
+  if (unusable) return { fix: null, warnings: [unusable] };
+  const found = bestFix(question);
+  const bearings = observations.filter(isBearing);
+  if (!found || (observations.length === 2 && bearings.length === 2)) {
+    const without = noCrossing(bearings);
+    if (without) return { fix: null, warnings: [without] };
+  }
+  if (!found) return { fix: null, warnings: [warningOf({ code: 'no-crossing' })] };
+  const fix = fixOf(question, found);
+  const flat = flatCut(fix, observations);
+  if (flat?.refused) return { fix: null, warnings: [flat.warning] };
+  return { fix, warnings: [...(flat ? [flat.warning] : []), ...warningsOf(fix, question)] };
+}
+
+/** Why readings tell no place, before anything is computed. */
+function unusableReadings(observations: readonly Observation[]): FixWarning | null {
+  const here = observations.filter(isBearing).filter(({ from }) => from === null);
+  for (const [i, one] of here.entries()) {
+    for (const other of here.slice(i + 1)) {
+      const isOne = lengthOf(vectorBetween(one.mark, other.mark)) < SAME_MARK_METRES;
+      const [name, second] = [one.mark.name, other.mark.name];
+      if (isOne) return warningOf({ code: 'same-mark', name, second });
+    }
+  }
+  const lines = observations.reduce((sum, { kind }) => sum + (kind === 'at' ? 2 : 1), 0);
+  return lines < 2 ? warningOf({ code: 'too-few' }) : null;
+}
+const SAME_MARK_METRES: Metres = 1;
+
+/** Why two bearings don't meet in front of the traveller; null where they do. */
+function noCrossing(bearings: readonly BearingReadAt[]): FixWarning | null {
+  const [one, other] = bearings;
+  if (!one || !other || bearings.length > 2) return null;
+  const met = crossing(sightLine(one), sightLine(other));
+  if (!met) return warningOf({ code: 'bearings-alike', names: [one.mark.name, other.mark.name] });
+  const behind = [
+    ...(met.metres < 0 ? [one.mark.name] : []),
+    ...(met.metresOfOther < 0 ? [other.mark.name] : []),
+  ];
+  return behind.length > 0 ? warningOf({ code: 'behind', names: behind }) : null;
+}
+
+/** The best of the places that the guesses lead to: ahead of every mark, and fitting best. */
+function bestFix({ observations, stations, solveCompass }: FixQuestion): PointFix | null {
+  const compassHere = solveCompass ? UNKNOWN_COMPASS ** 2 : 0;
+  const options = { stations, compassHere };
+  const found = guesses(observations).flatMap((guess) => {
+    const fix = pointFix(observations, guess, options);
+    return fix?.settled ? [{ fix, behind: behindAt(observations, fix.place).length }] : [];
+  });
+  found.sort((a, b) => a.behind - b.behind || a.fix.chiSquare - b.fix.chiSquare);
+  return found[0]?.fix ?? null;
+}
+
+/** The bearings that point away from their marks at a place. */
+const behindAt = (observations: readonly Observation[], place: PlanePoint): BearingReadAt[] =>
+  observations.filter(isBearing).filter(({ bearing, mark, from, back }) => {
+    const predicted = predictedBearing(readAt(place, from), mark, back);
+    return Math.cos(bearing - predicted) < 0;
+  });
+
+function fixOf({ observations }: FixQuestion, found: PointFix): Fix {
+  const { place, covariance, compassHere, chiSquare } = found;
+  const freedom = found.redundancy - (compassHere ? 1 : 0);
+  const bearings = found.tests.flatMap(({ row, w, off }): FixedBearing[] => {
+    const each = observations[row.observation];
+    if (each?.kind !== 'bearing') return [];
+    const here = compassHere && each.from === null && !each.back ? compassHere.value : 0;
+    return [
+      {
+        observation: row.observation,
+        mark: each.mark,
+        readDegrees: degrees(each.bearing),
+        residualDegrees: degrees(row.w - here),
+        offDegrees: off === null ? null : degrees(off),
+        w,
+        metres: lengthOf(vectorBetween(readAt(place, each.from), each.mark)),
+      },
+    ];
+  });
+  return {
+    place,
+    covariance,
+    ellipse: ellipse(covariance),
+    bearings,
+    cuts: cutsAt(observations, place),
+    compass: compassHere && {
+      degrees: degrees(compassHere.value),
+      sigmaDegrees: degrees(compassHere.sigma),
+    },
+    test: freedom > 0 ? { chiSquare, freedom, p: atLeast(chiSquare, freedom) } : null,
+  };
+}
+
+/** A cut that is too flat; not asked where the traveller stood somewhere that is known. */
+function flatCut({ cuts }: Fix, observations: readonly Observation[]) {
+  if (!cuts || observations.some(({ kind }) => kind === 'at')) return null;
+  const refused = cuts.best < REFUSED_CUT;
+  if (!refused && cuts.best >= FLAT_CUT) return null;
+  return { refused, warning: warningOf({ code: 'cut-flat', cutDegrees: cuts.best, refused }) };
+}
+
+function warningsOf(fix: Fix, { observations, solveCompass }: FixQuestion): FixWarning[] {
+  const found: FixWarning[] = [];
+  const behind = behindAt(observations, fix.place).map(({ mark }) => mark.name);
+  if (behind.length > 0) found.push(warningOf({ code: 'behind', names: behind }));
+  else if (fix.test && fix.test.p < ALARM) found.push(disagreement(fix.bearings));
+  for (const { mark, metres } of fix.bearings) {
+    if (metres < AT_MARK_METRES) found.push(warningOf({ code: 'at-mark', name: mark.name }));
+  }
+  if (solveCompass) {
+    const off = offDangerCircle(
+      fix.place,
+      fix.bearings.map(({ mark }) => mark),
+    );
+    if (off !== null && off < DANGER_SHARE) found.push(warningOf({ code: 'danger-circle' }));
+  }
+  return found;
+}
+
+/** The bearings that may be the one that disagrees, where that is not as good as all of them. */
+function disagreement(bearings: readonly FixedBearing[]): FixWarning {
+  const square = ({ w }: FixedBearing) => (w ?? 0) ** 2;
+  const most = Math.max(...bearings.map(square));
+  const suspects = bearings
+    .filter((each) => most - square(each) < 2 * Math.log(PLAINLY_LIKELIER))
+    .sort((a, b) => square(b) - square(a));
+  return warningOf({
+    code: 'bearing-disagrees',
+    suspects: suspects.flatMap(({ mark: { name }, offDegrees }) =>
+      offDegrees === null || suspects.length > MOST_NAMED ? [] : [{ name, offDegrees }],
+    ),
+  });
+}
+/** A bearing is cleared if another is so many times as likely to be the wrong one. */
+const PLAINLY_LIKELIER = 5;
+const MOST_NAMED = 2;
