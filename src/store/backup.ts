@@ -3,11 +3,12 @@ import { logbookOf, type Logbook } from '../core/model/logbook';
 import type { Outing } from '../core/model/outing';
 import { storedAreas } from './areas/areas';
 import type { CairnDatabase, DailyCopy } from './database';
+import { knownPlaces } from './known-places';
 import { changeLogs } from './outings';
 import { paceProfiles } from './profiles';
 import { replay } from './replay';
 
-/** All outings and areas. A damaged outing is there up to the damage, with its raw records. */
+/** All outings, areas and known places. A damaged outing is there up to the damage, with its raw records. */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
   const outings: Outing[] = [];
   const damagedJournals: unknown[] = [];
@@ -17,8 +18,10 @@ export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<
     if (state && !state.discarded) outings.push(state.outing);
   }
   const areas = (await storedAreas(database)).map(({ area }) => area);
+  const profiles = await paceProfiles(database);
+  const known = await knownPlaces(database);
   return {
-    ...logbookOf(outings, now.toISOString(), await paceProfiles(database), areas),
+    ...logbookOf(outings, now.toISOString(), profiles, areas, known),
     ...(damagedJournals.length > 0 ? { damagedJournals } : {}),
   };
 }

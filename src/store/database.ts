@@ -1,13 +1,14 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
 import type { AreaRecord } from './areas/change';
+import type { KnownPlace } from '../core/model/known-place';
 import type { PaceProfile } from '../core/model/pace-profile';
 import type { CountRecord } from './count';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -25,7 +26,7 @@ export interface Mark {
   readonly changes: number;
 }
 
-/** The app's database: change logs, counts, pace profiles, daily copies, snapshots, areas. */
+/** The app's database: change logs, counts, pace profiles, daily copies, areas, known places. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
@@ -34,6 +35,7 @@ export class CairnDatabase extends Dexie {
   declare readonly marks: Table<Mark, string>;
   declare readonly areas: Table<AreaRecord, [string, number]> & EntityTable<AreaRecord>;
   declare readonly snapshots: Table<Snapshot, string>;
+  declare readonly knownPlaces: Table<KnownPlace, string>;
 
   constructor(name = 'cairn-back') {
     // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
@@ -44,7 +46,8 @@ export class CairnDatabase extends Dexie {
     this.version(2).stores({ counts: '[count+number]', profiles: 'id' });
     this.version(3).stores({ copies: 'day', marks: 'name' });
     this.version(4).stores({ snapshots: 'outing' });
-    this.version(SCHEMA_VERSION).stores({ areas: '[area+number]' });
+    this.version(5).stores({ areas: '[area+number]' });
+    this.version(SCHEMA_VERSION).stores({ knownPlaces: 'id' });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.

@@ -6,6 +6,8 @@ import type { Change } from './change';
 import type { CairnDatabase } from './database';
 import { areaSchema, type Area } from '../core/model/area';
 import { importArea, withIds } from './areas/import-area';
+import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
+import { mergeKnownPlaces } from './known-places';
 import { replayed } from './outings';
 import type { OutingState } from './replay';
 
@@ -78,6 +80,7 @@ export interface ImportOptions {
   readonly now: Date;
   readonly newId: () => string;
   readonly areas?: readonly Area[];
+  readonly knownPlaces?: readonly KnownPlace[];
   /** Told the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
@@ -153,7 +156,7 @@ class Importer {
 }
 
 /**
- * Imports outings, profiles and areas: all of them or, when anything fails, none. Durable when the
+ * Imports outings, profiles, areas and known places: all of them or, when anything fails, none. Durable when the
  * promise resolves. Two outings of one id in the same file are kept as two. Profiles are merged: a
  * calibration that exists stays as it is.
  */
@@ -162,12 +165,13 @@ export async function importOutings(
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  { now, newId, areas = [], onProgress }: ImportOptions,
+  { now, newId, areas = [], knownPlaces = [], onProgress }: ImportOptions,
 ): Promise<ImportResult> {
   const checked = outings.map((outing) => outingSchema.parse(outing));
   const surveys = areas.map((area) => areaSchema.parse(area));
   const result = { added: 0, replaced: 0, skipped: 0, ids: [] as string[], areas: [] as string[] };
-  const tables = [database.changes, database.profiles, database.areas];
+  const known = knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace);
+  const tables = [database.changes, database.profiles, database.areas, database.knownPlaces];
   await database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
     const importer = new Importer(database, now.toISOString(), newId, before);
@@ -178,6 +182,7 @@ export async function importOutings(
     const { added, replaced, skipped, ids } = importer;
     Object.assign(result, { added, replaced, skipped, ids: [...ids] });
     for (const profile of profiles) await mergeProfile(database, profile);
+    await mergeKnownPlaces(database, known, newId);
     for (const area of surveys) {
       const id = await importArea(database, withIds(area, importer.renamed), now, newId);
       if (id !== null) result.areas.push(id);

@@ -39,7 +39,16 @@ export class FilesRun implements FilesWorker {
       return { kind: 'unread', faults, ...(table && { table: tableHead(table) }) };
     }
     try {
-      const { outings, kind, messages, profiles, areas = [], table, thinned } = read.value;
+      const {
+        outings,
+        kind,
+        messages,
+        profiles,
+        areas = [],
+        knownPlaces = [],
+        table,
+        thinned,
+      } = read.value;
       const step = (share: number) => told(0.5 + share / 2);
       const candidates = await importCandidates(this.database, outings, step);
       this.contents = read.value;
@@ -50,6 +59,7 @@ export class FilesRun implements FilesWorker {
         outings: candidates.map(offeredOuting),
         profiles: profiles.length,
         areas: areas.length,
+        knownPlaces: knownPlaces.length,
         ...(table && { table: tableHead(table) }),
       };
       return { kind: 'read', summary };
@@ -63,13 +73,14 @@ export class FilesRun implements FilesWorker {
     onProgress: OnProgress,
   ): ReturnType<FilesWorker['import']> {
     if (!this.contents) throw new Error('nothing was read that could be imported');
-    const { outings, profiles, areas } = this.contents;
+    const { outings, profiles, areas, knownPlaces } = this.contents;
     const choose = (_outing: unknown, index: number) => choices[index] ?? 'keep-both';
     try {
       const result = await importOutings(this.database, outings, profiles, choose, {
         now: new Date(),
         newId,
         areas,
+        knownPlaces,
         onProgress: inSteps(onProgress),
       });
       return { kind: 'imported', result, profiles: profiles.length };

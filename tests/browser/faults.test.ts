@@ -129,7 +129,7 @@ describe('a browser', () => {
           };
         }),
       newer,
-      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots', 'areas'],
+      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots', 'areas', 'knownPlaces'],
     );
     for (const [view, id] of [['outings'], ['files'], ['outing', 'x']] as const) {
       await visitor.goto(view, id);

@@ -1,6 +1,7 @@
 import type { Entry } from '../../core/entries/entry';
 import { locate, readLines } from '../../core/log-text/read-log';
 import type { Area } from '../../core/model/area';
+import type { KnownPlace } from '../../core/model/known-place';
 import type { Outing } from '../../core/model/outing';
 import type { PaceProfile } from '../../core/model/pace-profile';
 import type { EarthModels } from '../../core/north/earth-models';
@@ -42,6 +43,7 @@ export interface FileContents {
   readonly outings: readonly Outing[];
   readonly profiles: readonly PaceProfile[];
   readonly areas?: readonly Area[];
+  readonly knownPlaces?: readonly KnownPlace[];
   /** What was changed and what was left out, as sentences. */
   readonly messages: readonly string[];
   /** The table, so that its columns can be given another meaning. */
@@ -125,8 +127,8 @@ function readLogText(text: string, models: EarthModels | null, { newId }: ReadCh
 function readLogbook(text: string, models: EarthModels | null): ReadResult {
   const read = jsonFormat.read(text, models);
   if (!read.ok) return unread(read.fault);
-  const { outings, paceProfiles, areas } = read.value;
-  return ok({ kind: 'logbook', outings, profiles: paceProfiles, areas, messages: [] });
+  const { outings, paceProfiles: profiles, areas, knownPlaces } = read.value;
+  return ok({ kind: 'logbook', outings, profiles, areas, knownPlaces, messages: [] });
 }
 
 function readMap(
@@ -233,6 +235,7 @@ async function readArchive(
   const outings: Outing[] = [];
   const profiles: PaceProfile[] = [];
   const areas: Area[] = [];
+  const knownPlaces: KnownPlace[] = [];
   const messages: string[] = [];
   for (const [index, { name, bytes: content }] of wanted.entries()) {
     choices.onProgress?.(index / wanted.length);
@@ -243,10 +246,11 @@ async function readArchive(
     outings.push(...read.value.outings);
     profiles.push(...read.value.profiles);
     areas.push(...(read.value.areas ?? []));
+    knownPlaces.push(...(read.value.knownPlaces ?? []));
     messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
   }
   if (whole.length === 0 && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  return ok({ kind: 'archive', outings, profiles, areas, messages });
+  return ok({ kind: 'archive', outings, profiles, areas, knownPlaces, messages });
 }
 
 /** How many names are told in full. */

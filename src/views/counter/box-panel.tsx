@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'antd';
 import type { Side } from '@/core/entries/feature';
-import { readBearingText } from '@/core/log-text/read-bearing-text';
+import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { normalised } from '@/core/units/angle';
 import { openBox, type BoxSide, type Count } from '@/store/count';

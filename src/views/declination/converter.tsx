@@ -3,7 +3,7 @@ import { Input, Select } from 'antd';
 import { useState } from 'react';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import { faultMessage } from '@/core/faults/messages';
-import { readBearingText } from '@/core/log-text/read-bearing-text';
+import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { conversionSum, type ConversionSum } from '@/core/north/conversion-sum';
 import type { Norths } from '@/core/north/norths';
 import { bearingDegrees } from '@/core/readings/bearing';

@@ -5,6 +5,7 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 
 const outingsWords = (count: number) => plural(count, 'outing', 'outings');
 const changesWords = (count: number) => plural(count, 'change', 'changes');
+const knownWords = (count: number) => plural(count, 'known place', 'known places');
 const areasWords = (count: number) => plural(count, 'area', 'areas');
 const profilesWords = (count: number) => plural(count, 'pace profile', 'pace profiles');
 const MOST_NUMBERS_SHOWN = 12;
@@ -55,6 +56,7 @@ export const WORDS = {
     ].join(', ')}.`,
   profiles: profilesWords,
   areas: areasWords,
+  knownPlaces: knownWords,
   joinThem: 'Join them in an area',
   openArea: 'Open the area',
   conflicts: (count: number) =>

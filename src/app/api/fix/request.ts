@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { AIMS } from '@/core/entries/reckoning';
-import { readBearingText } from '@/core/log-text/read-bearing-text';
+import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { readLine } from '@/core/log-text/read-line';
 import { blankOuting, type Outing } from '@/core/model/outing';
 import { expectedText, faultMessage } from '@/core/faults/messages';

@@ -24,7 +24,7 @@ export interface LogFix {
 }
 
 /** Dead reckoning against a fix. */
-interface Comparison {
+export interface Comparison {
   readonly position: Position;
   readonly apartMetres: Metres;
   /** True where their errors explain how far apart they are, 95 %. */

@@ -1,5 +1,5 @@
 import { faultMessage } from '@/core/faults/messages';
-import { readBearingText } from '@/core/log-text/read-bearing-text';
+import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import type { AimOff } from '@/core/navigation/ways/aim-off';
 import { aimOffHome, azimuthFrom, type WayHome } from '@/core/navigation/ways/ways-home';
 import { bearingDegrees } from '@/core/readings/bearing';

@@ -1,4 +1,4 @@
-import { readBearingText } from '@/core/log-text/read-bearing-text';
+import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { way, wayAlong, type Way } from '@/core/navigation/ways/way';
 import { longestAlong } from '@/core/navigation/ways/aim-off';
 import { aimOffHome, azimuthFrom, type WayHome } from '@/core/navigation/ways/ways-home';
