@@ -20,6 +20,7 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   'home-now': dynamic(() => import('./home-now/home-now').then((it) => it.HomeNow)),
   'way-home': furnished(() => import('./way-home/way-home').then((it) => it.WayHomeView)),
   walk: furnished(() => import('./walk/walk-home').then((it) => it.WalkHome)),
+  fix: furnished(() => import('./fix/fix').then((it) => it.Fix)),
   counter: furnished(() => import('./counter/counter').then((it) => it.Counter)),
   declination: furnished(() => import('./declination/declination').then((it) => it.Declination)),
   uncertainty: furnished(() => import('./errors/errors').then((it) => it.Errors)),

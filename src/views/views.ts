@@ -8,6 +8,7 @@ export const VIEWS = [
   { id: 'home-now', path: '/home-now', title: 'Home now', menu: 'one screen, now' },
   { id: 'way-home', path: '/way-home', title: 'Way home', menu: 'compare the ways' },
   { id: 'walk', path: '/walk', title: 'Walk home', menu: 'guided' },
+  { id: 'fix', path: '/fix', title: 'Fix', menu: 'where am I on the map' },
   { id: 'counter', path: '/counter', title: 'Pace counter', menu: 'tap as you walk' },
   { id: 'declination', path: '/declination', title: 'Declination', menu: 'magnetic, true, grid' },
   { id: 'uncertainty', path: '/uncertainty', title: 'Uncertainty', menu: 'your own errors' },

@@ -8,6 +8,7 @@ const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [st
   declination: ['[data-testid=declination-sentence]', /Magnetic only/],
   uncertainty: ['main', /What your readings are worth/],
   pacing: ['[data-testid=sources]', /The straight way home from here/],
+  fix: ['main', /Where am I\?/],
   counter: ['[data-testid=counted]', /^0$/],
   walk: ['[data-testid=follow]', /^233°$/],
   print: ['main', /Home: 233°/],

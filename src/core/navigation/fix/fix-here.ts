@@ -2,7 +2,8 @@ import { readBearingText } from '../../readings/texts/read-bearing-text';
 import { readDistanceText } from '../../readings/texts/read-distance-text';
 import type { Fault } from '../../faults/fault';
 import { isLine, type KnownPlace } from '../../model/known-place';
-import type { BearingReading } from '../../readings/bearing';
+import { convertedReading } from '../../north/norths';
+import { bearingDegrees, type BearingReading } from '../../readings/bearing';
 import type { DistanceReading } from '../../readings/distance';
 import { nameKey } from '../../readings/name';
 import { comparedWith, startSight, type Comparison } from '../../survey/fix/log-fix';
@@ -27,6 +28,8 @@ import {
 import { slipsHere, type FixSlip, type WrittenSight } from '../../survey/fix/slips-here';
 import { sharedScale } from '../../survey/shared-scale';
 import { asWalked, type Solution } from '../../survey/solution';
+import { fail, ok, type Result } from '../../units/result';
+import type { Degrees } from '../../units/units';
 
 /** A bearing of the draft of a fix, as it was typed. */
 export interface DraftSight {
@@ -56,6 +59,16 @@ export interface SightRead {
   readonly bearing: BearingReading | null;
   readonly fault: { readonly of: 'bearing' | 'distance'; readonly fault: Fault } | null;
   readonly sight: Sight | null;
+}
+
+/** A direction from true north as it was typed. */
+export function directionRead(text: string, { end, places }: Solution): Result<Degrees, Fault> {
+  const read = readBearingText(text, end.readingNorth);
+  if (!read.ok) return read;
+  const { frame } = places;
+  const bearing = { degrees: bearingDegrees(read.value), north: read.value.north };
+  const found = convertedReading(bearing, 'true', frame.norths);
+  return found ? ok(found.degrees) : fail({ code: 'no-declination', north: 'true' });
 }
 
 /** All that a fix view shows. */

@@ -1,0 +1,83 @@
+import type { EarthFix } from '@/core/survey/fix/on-earth';
+import { sightLine } from '@/core/survey/fix/point/cuts';
+import type { Ellipse } from '@/core/errors/ellipse';
+import {
+  boundsOf,
+  lengthOf,
+  ORIGIN,
+  sumOf,
+  vectorBetween,
+  type PlanePoint,
+} from '@/core/units/plane';
+import type { Metres } from '@/core/units/units';
+import type { Size, View } from './view';
+
+/** A line on which one reading puts the traveller. */
+export interface FixLine {
+  readonly name: string;
+  readonly from: PlanePoint;
+  readonly to: PlanePoint;
+  readonly kind: 'bearing' | 'path';
+}
+
+/** The picture of a fix, in metres about its place. */
+export interface FixScene {
+  readonly lines: readonly FixLine[];
+  readonly marks: readonly (PlanePoint & { readonly name: string })[];
+  /** Circles of paced distances. */
+  readonly circles: readonly (PlanePoint & { readonly radius: Metres })[];
+  readonly ellipse: Ellipse;
+}
+
+/** A line of sight is drawn this much beyond the traveller. */
+const BEYOND = 0.35;
+
+export function fixScene({ fix, observations }: EarthFix): FixScene {
+  const lines: FixLine[] = [];
+  const circles: (PlanePoint & { radius: Metres })[] = [];
+  const marks = new Map<string, PlanePoint & { name: string }>();
+  for (const each of observations) {
+    if (each.kind === 'on-line') {
+      lines.push({ name: '', from: each.from, to: each.to, kind: 'path' });
+      continue;
+    }
+    const at = each.from ? vectorBetween(each.from, each.mark) : each.mark;
+    marks.set(each.mark.name, { name: each.mark.name, ...at });
+    if (each.kind === 'length') circles.push({ ...at, radius: each.metres });
+    if (each.kind !== 'bearing') continue;
+    const { at: from, toward } = sightLine(each);
+    const reach = lengthOf(from) * (1 + BEYOND) + 3 * fix.ellipse.semiMajorMetres;
+    const by = { east: -reach * toward.east, north: -reach * toward.north };
+    lines.push({ name: each.mark.name, from, to: sumOf(from, by), kind: 'bearing' });
+  }
+  return { lines, marks: [...marks.values()], circles, ellipse: fix.ellipse };
+}
+
+/** How much of a fix is looked at: all marks, or the triangle of error and the ellipse. */
+export type FixZoom = 'whole' | 'near';
+
+const MARGIN = 44;
+/** The close-up shows this many times the ellipse. */
+const NEAR = 2.2;
+
+/** The view that shows a fix, north up. */
+export function fixView({ marks, ellipse }: FixScene, zoom: FixZoom, size: Size): View {
+  const reach = NEAR * Math.max(1, ellipse.semiMajorMetres);
+  const around = [
+    { east: -reach, north: -reach },
+    { east: reach, north: reach },
+  ];
+  const { west, east, south, north } = boundsOf(
+    zoom === 'near' ? around : [ORIGIN, ...marks, ...around],
+  );
+  const k = Math.min(
+    (size.width - 2 * MARGIN) / (east - west),
+    (size.height - 2 * MARGIN) / (north - south),
+  );
+  return {
+    k,
+    x: size.width / 2 - (k * (west + east)) / 2,
+    y: size.height / 2 + (k * (south + north)) / 2,
+    turn: 0,
+  };
+}

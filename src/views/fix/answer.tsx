@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import { addEntries } from '@/core/edit/command';
+import type { FixDraft, FixHere } from '@/core/navigation/fix/fix-here';
+import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
+import type { KnownPlace } from '@/core/model/known-place';
+import { placeTexts } from '@/core/place/place-text';
+import type { Solution } from '@/core/survey/solution';
+import { bearingText } from '@/core/units/shown';
+import { visibleText } from '@/core/units/visible';
+import { PressButton } from '@/ui/controls/press-button';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { useOnce } from '@/views/shared/data/use-once';
+import { startAt } from './start-at';
+import { EMPTY_DRAFT } from './use-draft';
+import styles from './fix.module.css';
+import { WayTo } from './way-to';
+import { WORDS } from './words';
+
+interface Props {
+  here: FixHere;
+  solution: Solution;
+  draft: FixDraft;
+  open: OpenOuting | null;
+  known: readonly KnownPlace[];
+  change: (change: Partial<FixDraft>) => void;
+}
+
+/** Where one is, how sure, what disagrees, and what to do with it. */
+export function Answer(props: Props) {
+  const { here, solution, known } = props;
+  const { found, warnings } = here;
+  return (
+    <section className={styles.answer} aria-label="Fix">
+      {found ? <Sentence found={found} /> : here.sights.length === 0 && <p>{WORDS.none}</p>}
+      {here.sights.length > 0 &&
+        warnings.map(({ code, message }) => (
+          <p key={message} className={styles.warning} data-code={code}>
+            {message}
+          </p>
+        ))}
+      <Notes here={here} />
+      {found && (
+        <>
+          <Actions {...props} />
+          <WayTo solution={solution} found={found} known={known} counts={props.open !== null} />
+          <Notations position={found.position} />
+        </>
+      )}
+    </section>
+  );
+}
+
+function Sentence({ found }: { found: NonNullable<FixHere['found']> }) {
+  const { ellipse } = found.fix;
+  const words = WORDS.sentence(found.position, ellipse.semiMajorMetres);
+  return (
+    <p className={styles.sentence} role="status" data-testid="fix-sentence">
+      {words.before}
+      {words.within}
+      {words.between}
+      <b>{words.place}</b>.
+    </p>
+  );
+}
+
+/** The compass, the log, slips, crossings and the next place to sight. */
+function Notes({ here }: { here: FixHere }) {
+  const { found, next, slips, reckoned, crossings, fromLog, sights } = here;
+  const compass = found?.fix.compass;
+  return (
+    <>
+      {slips.map(({ sight, says, probability }, index) => (
+        <p key={index} className={styles.warning}>
+          {WORDS.slip(nameAt(sights, sight), says, probability)}
+        </p>
+      ))}
+      {crossings.length > 1 && (
+        <p>
+          {WORDS.crossings}{' '}
+          {crossings
+            .map(({ position, fix }) => WORDS.crossing(position, fix.ellipse.semiMajorMetres))
+            .join('; ')}
+          . {WORDS.ahead(crossings[0]!.fix.bearings[0]?.readDegrees ?? 0)}
+        </p>
+      )}
+      {compass && <p>{WORDS.compassHere(compass.degrees, compass.sigmaDegrees)}</p>}
+      {fromLog > 0 && <p className={styles.soft}>{WORDS.fromLog(fromLog)}</p>}
+      {reckoned && (
+        <p className={reckoned.asExpected ? undefined : styles.warning}>
+          {WORDS.apart(reckoned.apartMetres, reckoned.asExpected)}
+        </p>
+      )}
+      {found?.fix.cuts && <p className={styles.soft}>{WORDS.cut(found.fix.cuts.best)}</p>}
+      {next && (
+        <p data-testid="next-mark">
+          {WORDS.next(
+            next.mark.name,
+            `${bearingText(next.bearingDegrees)} true`,
+            next.semiMajorMetres,
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The name of the n-th sight that could be used. */
+const nameAt = (sights: FixHere['sights'], index: number): string =>
+  sights.filter(({ sight }) => sight !== null)[index]?.place?.name ?? '';
+
+function Actions({ here, solution, draft, open, change }: Props) {
+  const [said, setSaid] = useState<string | null>(null);
+  const [log, busy] = useOnce(async () => {
+    if (!open) return;
+    const lines = logLinesOf(solution, draft, here);
+    const refused = outcomeMessage(await open.run(addEntries(lines)));
+    setSaid(refused ?? WORDS.logged);
+    if (!refused) change({ ...EMPTY_DRAFT, withLog: draft.withLog });
+  });
+  const [start, starting] = useOnce(async () => {
+    if (here.found) setSaid(await startAt(here.found.position));
+  });
+  return (
+    <div className={styles.row}>
+      {open ? (
+        <PressButton look="primary" large busy={busy} onClick={() => void log()}>
+          {WORDS.log}
+        </PressButton>
+      ) : (
+        <PressButton look="primary" large busy={starting} onClick={() => void start()}>
+          {WORDS.startHere}
+        </PressButton>
+      )}
+      <PressButton onClick={() => change(EMPTY_DRAFT)}>{WORDS.clear}</PressButton>
+      <span role="status">{said}</span>
+    </div>
+  );
+}
+
+/** The place in every notation, with a name for each. */
+function Notations({ position }: { position: Parameters<typeof placeTexts>[0] }) {
+  return (
+    <details className={styles.details}>
+      <summary>{WORDS.notations}</summary>
+      <dl className={styles.notations}>
+        {placeTexts(position).map(({ name, text }) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{visibleText(text)}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
+  );
+}

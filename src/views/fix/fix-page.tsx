@@ -1,0 +1,95 @@
+'use client';
+import { Tabs } from 'antd';
+import { useMemo } from 'react';
+import { fixHere } from '@/core/navigation/fix/fix-here';
+import { isLine } from '@/core/model/known-place';
+import type { Position } from '@/core/readings/position';
+import { positionOfStation } from '@/core/survey/positions';
+import type { Solution } from '@/core/survey/solution';
+import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { BACK_TO_OUTINGS, backToLog, ViewPage } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import { Answer } from './answer';
+import { Bearings } from './bearings';
+import { FixPicture } from './fix-picture';
+import styles from './fix.module.css';
+import { IdentifyTab, PathsTab } from './tabs/identify';
+import { OrientTab } from './tabs/orient';
+import { PlacesTab } from './tabs/places';
+import { useDraft } from './use-draft';
+import type { Known } from './use-known';
+import { WORDS } from './words';
+
+interface Props {
+  solution: Solution;
+  /** Null where no outing is under way. */
+  open: OpenOuting | null;
+  known: Known;
+}
+
+/** Bearings to known places, and where they put one. */
+export function FixPage({ solution, open, known }: Props) {
+  const [draft, change] = useDraft(open ? solution.outing.id : '');
+  const { places } = known;
+  const here = useMemo(() => fixHere(solution, draft, places), [solution, draft, places]);
+  const isTrue = solution.places.frame.north === 'true';
+  const at = here.found?.position ?? positionOfStation(solution.places, solution.current);
+  const points = places.filter((place) => !isLine(place));
+  return (
+    <ViewPage
+      view="fix"
+      about={open ? solution.outing.name : undefined}
+      back={open ? backToLog(solution.outing) : BACK_TO_OUTINGS}
+      plain
+    >
+      {!isTrue && open && (
+        <p className={styles.warning} role="alert">
+          {WORDS.needsDeclination}{' '}
+          <a href={viewUrl('declination', solution.outing.id)}>{WORDS.toDeclination}</a>
+        </p>
+      )}
+      <div className={styles.columns}>
+        <div className={styles.sheet}>
+          <Answer
+            here={here}
+            solution={solution}
+            draft={draft}
+            open={open}
+            known={points}
+            change={change}
+          />
+          <Bearings
+            draft={draft}
+            here={here}
+            change={change}
+            known={known}
+            solution={solution}
+            hasLog={open !== null}
+          />
+        </div>
+        <div className={styles.sheet}>
+          {here.found && <FixPicture found={here.found} />}
+          <Rooms known={known} solution={solution} at={at} />
+        </div>
+      </div>
+      <p className={styles.soft}>{WORDS.caution}</p>
+    </ViewPage>
+  );
+}
+
+/** What stands beside a fix: the places, and what else they tell. */
+function Rooms({ known, solution, at }: Omit<Props, 'open'> & { at: Position | null }) {
+  const points = known.places.filter((place) => !isLine(place));
+  const placed = { at, solution, known: points, lines: known.places.filter(isLine) };
+  const { tabs } = WORDS;
+  return (
+    <Tabs
+      items={[
+        { key: 'places', label: tabs.places, children: <PlacesTab known={known} at={at} /> },
+        { key: 'identify', label: tabs.identify, children: <IdentifyTab {...placed} /> },
+        { key: 'paths', label: tabs.paths, children: <PathsTab {...placed} /> },
+        { key: 'orient', label: tabs.orient, children: <OrientTab solution={solution} /> },
+      ]}
+    />
+  );
+}

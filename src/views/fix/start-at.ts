@@ -1,0 +1,36 @@
+import dayjs from 'dayjs';
+import { blankOuting } from '@/core/model/outing';
+import type { Position } from '@/core/readings/position';
+import { addOuting } from '@/store/outings';
+import { errorsOfNewOuting } from '@/store/own-errors';
+import { storeFault } from '@/store/store-fault';
+import { STORE_MESSAGES } from '@/ui/store-messages';
+import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { ownPaces } from '@/views/shared/data/own-paces';
+import { viewUrl } from '@/views/views';
+
+/** Six decimals of a degree are 0.1 m. */
+const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
+
+/** Begins an outing at a position and opens it; resolves to why it could not be stored. */
+export async function startAt({ latitude, longitude }: Position): Promise<string | null> {
+  const now = dayjs();
+  const id = crypto.randomUUID();
+  const position = { latitude: rounded(latitude), longitude: rounded(longitude) };
+  try {
+    const outing = {
+      ...blankOuting(id, ''),
+      ...errorsOfNewOuting(),
+      date: { day: now.format('YYYY-MM-DD'), time: now.format('HH:mm') },
+      start: { name: 'Start', position },
+      declination: { source: 'model' as const },
+      entries: await ownPaces(),
+    };
+    await addOuting(browserDatabase(), outing, now.toDate());
+  } catch (error) {
+    return STORE_MESSAGES[storeFault(error)];
+  }
+  askToKeep();
+  location.assign(viewUrl('outing', id));
+  return null;
+}

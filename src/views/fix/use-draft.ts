@@ -1,0 +1,29 @@
+import type { DraftSight, FixDraft } from '@/core/navigation/fix/fix-here';
+import { useKept } from '@/views/shared/data/use-kept';
+
+const text = (value: unknown) => (typeof value === 'string' ? value : '');
+
+function readSight(kept: unknown): DraftSight[] {
+  if (typeof kept !== 'object' || kept === null) return [];
+  const { place, bearing, back, distance } = kept as Record<string, unknown>;
+  return [
+    { place: text(place), bearing: text(bearing), back: back === true, distance: text(distance) },
+  ];
+}
+
+const readDraft = (kept: Record<string, unknown>): FixDraft => ({
+  sights: Array.isArray(kept.sights) ? kept.sights.flatMap(readSight) : [],
+  line: typeof kept.line === 'string' ? kept.line : null,
+  solveCompass: kept.solveCompass === true,
+  withLog: kept.withLog === true,
+});
+
+export const EMPTY_DRAFT: FixDraft = {
+  sights: [],
+  line: null,
+  solveCompass: false,
+  withLog: false,
+};
+
+/** What is typed of a fix, and not logged: it survives a reload. */
+export const useDraft = (outing: string) => useKept(`cairn-fix ${outing}`, readDraft);
