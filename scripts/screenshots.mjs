@@ -76,6 +76,20 @@ async function previewDayTwo(page) {
   await page.waitForSelector('[data-testid=preview]');
 }
 
+/** Bearings to three places of the demo, as if they had been typed before. */
+async function takeFix(page) {
+  await press(page, 'Add the places of the demo');
+  await page.waitForSelector('#fix-place');
+  await page.evaluate(() => {
+    const sight = (place, bearing) => ({ place: `demo-${place}`, bearing });
+    const sights = [sight('bald-summit', '331'), sight('notch', '023'), sight('hut', '087')];
+    const id = new URLSearchParams(location.search).get('id');
+    localStorage.setItem(`cairn-fix ${id}`, JSON.stringify({ sights }));
+  });
+  await page.reload();
+  await page.waitForSelector('[data-testid=fix-sentence]');
+}
+
 /** Each picture: the view, what has to be there, and what to do before the picture is taken. */
 const PICTURES = [
   { name: 'outings', path: '/', ready: 'a[href^="/outing"]' },
@@ -84,7 +98,13 @@ const PICTURES = [
     path: OUTING,
     act: (page) => page.type(LINE, '230 85 > Camp ; birch stump'),
   },
-  { name: 'outing-fault', theme: 'dark', path: OUTING, act: (page) => page.type(LINE, '8 S 65') },
+  {
+    name: 'fix',
+    viewport: { width: 1280, height: 1100 },
+    path: ofDemo('/fix'),
+    ready: '[aria-label=Fix]',
+    act: takeFix,
+  },
   { name: 'outing-phone', viewport: PHONE, path: OUTING },
   {
     name: 'sketch-phone-night',

@@ -3,12 +3,15 @@ import { logbookOf, type Logbook } from '../core/model/logbook';
 import type { Outing } from '../core/model/outing';
 import { storedAreas } from './areas/areas';
 import type { CairnDatabase, DailyCopy } from './database';
-import { knownPlaces } from './known-places';
+import { knownPlaces } from './known/known-places';
 import { changeLogs } from './outings';
 import { paceProfiles } from './profiles';
 import { replay } from './replay';
 
-/** All outings, areas and known places. A damaged outing is there up to the damage, with its raw records. */
+/**
+ * All outings, areas and known places. A damaged outing is there up to the damage, with its raw
+ * records.
+ */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
   const outings: Outing[] = [];
   const damagedJournals: unknown[] = [];

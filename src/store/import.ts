@@ -7,7 +7,7 @@ import type { CairnDatabase } from './database';
 import { areaSchema, type Area } from '../core/model/area';
 import { importArea, withIds } from './areas/import-area';
 import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
-import { mergeKnownPlaces } from './known-places';
+import { mergeKnownPlaces } from './known/known-places';
 import { replayed } from './outings';
 import type { OutingState } from './replay';
 
@@ -156,9 +156,9 @@ class Importer {
 }
 
 /**
- * Imports outings, profiles, areas and known places: all of them or, when anything fails, none. Durable when the
- * promise resolves. Two outings of one id in the same file are kept as two. Profiles are merged: a
- * calibration that exists stays as it is.
+ * Imports outings, profiles, areas and known places: all of them or, when anything fails, none.
+ * Durable when the promise resolves. Two outings of one id in the same file are kept as two.
+ * Profiles are merged: a calibration that exists stays as it is.
  */
 export async function importOutings(
   database: CairnDatabase,

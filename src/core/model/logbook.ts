@@ -8,7 +8,7 @@ import { paceProfileSchema, type PaceProfile } from './pace-profile';
 /** The newest version of the file: with areas or known places; without, the first is written. */
 export const LOGBOOK_VERSION = 2;
 
-/** Outings, areas, known places and pace profiles as one file: its types, its checks, and its JSON Schema. */
+/** Outings and what belongs to them as one file: its types, its checks, and its JSON Schema. */
 export const logbookSchema = openObject({
   format: z.literal('cairn-back/logbook'),
   version: z.literal([1, LOGBOOK_VERSION]),
@@ -20,7 +20,7 @@ export const logbookSchema = openObject({
 });
 export type Logbook = z.infer<typeof logbookSchema>;
 
-/** A logbook of these outings, profiles, areas and known places, written at this moment (ISO 8601). */
+/** A logbook of all of these, written at this moment (ISO 8601). */
 export const logbookOf = (
   outings: Outing[],
   exportedAt: string,

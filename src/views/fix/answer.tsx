@@ -3,8 +3,9 @@ import { addEntries } from '@/core/edit/command';
 import type { FixDraft, FixHere } from '@/core/navigation/fix/fix-here';
 import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
 import type { KnownPlace } from '@/core/model/known-place';
+import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { placeTexts } from '@/core/place/place-text';
-import type { Solution } from '@/core/survey/solution';
+import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
@@ -33,13 +34,14 @@ export function Answer(props: Props) {
   return (
     <section className={styles.answer} aria-label="Fix">
       {found ? <Sentence found={found} /> : here.sights.length === 0 && <p>{WORDS.none}</p>}
+      <Slips here={here} />
       {here.sights.length > 0 &&
         warnings.map(({ code, message }) => (
           <p key={message} className={styles.warning} data-code={code}>
             {message}
           </p>
         ))}
-      <Notes here={here} />
+      <Notes here={here} solution={solution} />
       {found && (
         <>
           <Actions {...props} />
@@ -59,22 +61,29 @@ function Sentence({ found }: { found: NonNullable<FixHere['found']> }) {
       {words.before}
       {words.within}
       {words.between}
-      <b>{words.place}</b>.
+      <b>{words.place}</b>
+      {words.square && <small className={styles.square}> in {words.square}</small>}.
     </p>
   );
 }
 
-/** The compass, the log, slips, crossings and the next place to sight. */
-function Notes({ here }: { here: FixHere }) {
-  const { found, next, slips, reckoned, crossings, fromLog, sights } = here;
+/** The slip of one bearing that would explain why they don't agree. */
+const Slips = ({ here: { slips, sights } }: { here: FixHere }) => (
+  <>
+    {slips.map(({ sight, says, probability }, index) => (
+      <p key={index} className={styles.warning}>
+        {WORDS.slip(nameAt(sights, sight), says, probability)}
+      </p>
+    ))}
+  </>
+);
+
+/** The compass, the log, crossings and the next place to sight. */
+function Notes({ here, solution }: { here: FixHere; solution: Solution }) {
+  const { found, next, reckoned, crossings, fromLog } = here;
   const compass = found?.fix.compass;
   return (
     <>
-      {slips.map(({ sight, says, probability }, index) => (
-        <p key={index} className={styles.warning}>
-          {WORDS.slip(nameAt(sights, sight), says, probability)}
-        </p>
-      ))}
       {crossings.length > 1 && (
         <p>
           {WORDS.crossings}{' '}
@@ -96,13 +105,20 @@ function Notes({ here }: { here: FixHere }) {
         <p data-testid="next-mark">
           {WORDS.next(
             next.mark.name,
-            `${bearingText(next.bearingDegrees)} true`,
+            shownWords(solution, next.bearingDegrees),
             next.semiMajorMetres,
           )}
         </p>
       )}
     </>
   );
+}
+
+/** A direction from true north in the north that the outing shows, with its name. */
+function shownWords(solution: Solution, degrees: number): string {
+  const each = fromEachNorth({ degrees, north: 'true' }, solution.places.frame.norths);
+  const shown = shownBearing(each, northShown(solution));
+  return `${bearingText(shown.degrees)} ${shown.north}`;
 }
 
 /** The name of the n-th sight that could be used. */
@@ -132,7 +148,6 @@ function Actions({ here, solution, draft, open, change }: Props) {
           {WORDS.startHere}
         </PressButton>
       )}
-      <PressButton onClick={() => change(EMPTY_DRAFT)}>{WORDS.clear}</PressButton>
       <span role="status">{said}</span>
     </div>
   );

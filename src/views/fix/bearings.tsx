@@ -9,6 +9,7 @@ import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { DEMO_PLACES } from './demo-places';
 import styles from './fix.module.css';
+import { EMPTY_DRAFT } from './use-draft';
 import { SightForm } from './sight-form';
 import type { Known } from './use-known';
 import { WORDS } from './words';
@@ -27,8 +28,11 @@ export function Bearings({ draft, here, change, known, solution, hasLog }: Props
   const [editing, setEditing] = useState<number | null>(null);
   const points = known.places.filter((place) => !isLine(place));
   const lines = known.places.filter(isLine);
+  // Another tab or Clear may have taken away the one that was being changed.
+  const edited = editing === null ? null : (draft.sights[editing] ?? null);
   const save = (sight: DraftSight) => {
-    const sights = editing === null ? [...draft.sights, sight] : draft.sights.with(editing, sight);
+    const sights =
+      edited === null ? [...draft.sights, sight] : draft.sights.toSpliced(editing ?? 0, 1, sight);
     setEditing(null);
     change({ sights });
   };
@@ -40,6 +44,7 @@ export function Bearings({ draft, here, change, known, solution, hasLog }: Props
             key={index}
             read={read}
             fit={fitOf(here, index)}
+            isChecked={here.found?.fix.test !== null}
             onChange={() => setEditing(index)}
             onRemove={() => {
               setEditing(null);
@@ -48,6 +53,11 @@ export function Bearings({ draft, here, change, known, solution, hasLog }: Props
           />
         ))}
       </ol>
+      {draft.sights.length > 0 && (
+        <PressButton onClick={() => change({ ...EMPTY_DRAFT, withLog: draft.withLog })}>
+          {WORDS.clear}
+        </PressButton>
+      )}
       {points.length === 0 ? (
         <>
           <p>{WORDS.noPlaces}</p>
@@ -57,7 +67,7 @@ export function Bearings({ draft, here, change, known, solution, hasLog }: Props
         <SightForm
           key={`${editing} ${draft.sights.length}`}
           places={points}
-          sight={editing === null ? null : (draft.sights[editing] ?? null)}
+          sight={edited}
           taken={draft.sights.map(({ place }) => place)}
           north={solution.end.readingNorth}
           onSave={save}
@@ -122,11 +132,13 @@ function fitOf({ sights, found }: FixHere, index: number): FixedBearing | null {
 interface RowProps {
   read: SightRead;
   fit: FixedBearing | null;
+  /** True where residuals say something. */
+  isChecked: boolean;
   onChange: () => void;
   onRemove: () => void;
 }
 
-function SightRow({ read: { draft, place, fault }, fit, onChange, onRemove }: RowProps) {
+function SightRow({ read: { draft, place, fault }, fit, isChecked, onChange, onRemove }: RowProps) {
   const name = visibleText(place?.name ?? '?');
   return (
     <li>
@@ -138,14 +150,15 @@ function SightRow({ read: { draft, place, fault }, fit, onChange, onRemove }: Ro
         {draft.back && <small>{WORDS.toMe}</small>}
         {fit && (
           <small className={styles.soft}>
-            {WORDS.away(fit.metres)}, {WORDS.residual(fit.residualDegrees)}
+            {WORDS.away(fit.metres)}
+            {isChecked && `, ${WORDS.residual(fit.residualDegrees)}`}
           </small>
         )}
       </span>
-      <PressButton look="plain" onClick={onChange} aria-label={`${WORDS.change} ${name}`}>
+      <PressButton look="plain" onClick={onChange} aria-label={WORDS.changeOf(name)}>
         {WORDS.change}
       </PressButton>
-      <PressButton look="plain" onClick={onRemove} aria-label={`${WORDS.remove} ${name}`}>
+      <PressButton look="plain" onClick={onRemove} aria-label={WORDS.removeOf(name)}>
         {WORDS.remove}
       </PressButton>
       {fault && <p className={styles.warning}>{faultMessage(fault.fault)}</p>}

@@ -11,6 +11,7 @@ export const DEMO_PLACES: readonly KnownPlace[] = [
     id: 'demo-outlet',
     name: 'Outlet brook',
     positions: [
+      { latitude: 54.1995, longitude: -63.4985 },
       { latitude: 54.2009, longitude: -63.5008 },
       { latitude: 54.2031, longitude: -63.5046 },
       { latitude: 54.2047, longitude: -63.5041 },

@@ -28,12 +28,13 @@ function FixOfOuting({ known }: { known: Known }) {
   return <FixPage solution={found.solution} open={found.open} known={known} />;
 }
 
-/** An outing of today at a known place: what a fix is worked out in where none is under way. */
+/** An outing of today at a known place: where there is none, a fix is solved in it. */
 const scratch = ({ name, positions }: KnownPlace): Outing => ({
   ...blankOuting('fix', WORDS.scratch),
   ...errorsOfNewOuting(),
   date: { day: dayjs().format('YYYY-MM-DD') },
   declination: { source: 'model' },
+  convergence: { source: 'model' },
   entries: [{ kind: 'known', name, position: positions[0]! }],
 });
 

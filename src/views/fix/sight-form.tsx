@@ -86,7 +86,7 @@ export function SightForm(props: Props) {
         disabled={!typed.isReady}
         onClick={typed.add}
       >
-        {sight ? WORDS.change : WORDS.add}
+        {sight ? WORDS.saveChange : WORDS.add}
       </PressButton>
     </Form>
   );

@@ -1,6 +1,11 @@
 import { useCallback } from 'react';
 import type { KnownPlace } from '@/core/model/known-place';
-import { addKnownPlaces, knownPlaces, putKnownPlace, removeKnownPlace } from '@/store/known-places';
+import {
+  addKnownPlaces,
+  knownPlaces,
+  putKnownPlace,
+  removeKnownPlace,
+} from '@/store/known/known-places';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';

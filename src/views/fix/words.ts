@@ -1,4 +1,4 @@
-import { digitsWorth, shortReference } from '@/core/place/short-reference';
+import { digitsWorth, shortReference, squareOf } from '@/core/place/short-reference';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import type { Position } from '@/core/readings/position';
 import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
@@ -11,13 +11,19 @@ import type { Degrees, Metres } from '@/core/units/units';
 export const placeWords = (position: Position, withinMetres: Metres): string =>
   shortReference(position, digitsWorth(withinMetres)) ?? decimalDegrees(position);
 
-const signed = (degrees: Degrees) => `${degrees < 0 ? '−' : '+'}${Math.abs(degrees).toFixed(1)}°`;
+/** With its sign; what rounds to nothing has none. */
+function signed(degrees: Degrees): string {
+  const size = Math.abs(degrees).toFixed(1);
+  return `${size === '0.0' ? '' : degrees < 0 ? '−' : '+'}${size}°`;
+}
 
 export const WORDS = {
-  loading: 'The fix is being worked out.',
+  loading: 'Loading the known places…',
   scratch: 'Fix',
   bearings: 'Bearings',
-  none: 'Where am I? Choose a place that you can see and that is on your map, and read the bearing to it. After the second one your place is here.',
+  none:
+    'Where am I? Choose a place that you can see and that is on your map, and read the ' +
+    'bearing to it. After the second one your place is here.',
   noPlaces: 'First enter the places you can see, under Known places: name and grid reference.',
   demo: 'Add the places of the demo',
   needsDeclination:
@@ -31,7 +37,10 @@ export const WORDS = {
   distanceHint: 'paced or measured: 120p, 80 m',
   add: 'Add bearing',
   change: 'Change',
+  saveChange: 'Save change',
+  changeOf: (name: string) => `Change the bearing to ${name}`,
   remove: 'Remove',
+  removeOf: (name: string) => `Remove the bearing to ${name}`,
   dial: 'Dial',
   compass: 'Phone’s compass',
   onLine: 'I am on',
@@ -39,12 +48,13 @@ export const WORDS = {
   solve: 'Solve for the compass (iron here)',
   withLog: 'Join with the log',
   fromLog: (count: number) =>
-    `${count} ${count === 1 ? 'reading' : 'readings'} of the log are joined: start, legs, sightings.`,
+    `${count} ${count === 1 ? 'reading' : 'readings'} of the log are joined.`,
   sentence: (position: Position, within: Metres) => ({
     before: 'You are within ',
     within: `${uncertaintyText(within)} (95 %)`,
     between: ' of ',
     place: placeWords(position, within),
+    square: squareOf(position),
   }),
   cut: (degrees: Degrees) => `Lines cross at ${Math.round(degrees)}° at best.`,
   residual: (degrees: Degrees) => `${signed(degrees)} off`,
@@ -79,7 +89,8 @@ export const WORDS = {
   notations: 'In every notation',
   caution:
     'A fix is as good as its places: a wrong summit looks as sure as the right one. Read level, ' +
-    'away from iron, with the phone at arm’s length. Where the ground is dangerous or you are not ' +
+    'away from iron, with the phone at arm’s length. Where the ground is dangerous or you are ' +
+    'not ' +
     'sure, stop, and ask people who know the place.',
   tabs: {
     places: 'Known places',
@@ -90,12 +101,16 @@ export const WORDS = {
 } as const;
 
 export const PLACES_WORDS = {
-  why: 'Places and lines of your map, for all outings: summits, masts, churches, path junctions; rivers, paths, ridges.',
+  why:
+    'Places and lines of your map, for all outings: summits, masts, churches, path ' +
+    'junctions; rivers, paths, ridges.',
   name: 'Name',
   where: 'Grid reference or position',
   square: 'Square for short references',
   squareHint: 'as in 20U MF',
-  help: 'As on the map: 674 058 in the square beside, 20U MF 674 058, UTM, or degrees. A line: one position on each row.',
+  help:
+    'As on the map: 674 058 in the square beside, 20U MF 674 058, UTM, or degrees. A line: ' +
+    'one position on each row.',
   save: 'Save place',
   saveLine: 'Save line',
   cancel: 'Cancel',
@@ -113,15 +128,16 @@ export const PLACES_WORDS = {
 } as const;
 
 export const IDENTIFY_WORDS = {
-  why: 'Read a bearing to something you don’t know: the known places in that direction, nearest first.',
+  why:
+    'Read a bearing to something you don’t know: the known places in that direction, ' +
+    'nearest first.',
   needsFix: 'First take a fix, or open an outing that knows its position.',
   bearing: 'Bearing to it',
   nothing: 'No known place within 15° of that.',
   found: (name: string, off: Degrees, metres: Metres) =>
     `${visibleText(name)}: ${Math.abs(off).toFixed(0)}° ${off < 0 ? 'left' : 'right'} of it, ` +
     lengthText(metres),
-  pathWhy:
-    'Stand on the path, read the compass along it: the lines near here, and which of them run that way.',
+  pathWhy: 'On the path, read the compass along it: the lines near here, and which run that way.',
   pathBearing: 'Direction of the path',
   noLines: 'Enter or import lines under Known places first.',
   noPath: 'No line within 1 km of here.',
@@ -137,23 +153,28 @@ export const ORIENT_WORDS = {
     grid: (turn: string) => [
       `Set the dial to ${turn}: grid north as your compass reads it here.`,
       'Lay the long edge of the compass on a grid line, its arrow to the top of the map.',
-      'Turn the map with the compass on it until the needle is in its housing. Now the map lies as the country.',
+      'Turn the map with the compass on it until the needle is in its housing. Now the ' +
+        'map lies as the country.',
     ],
     magnetic: () => [
       'Set the dial to 0: the meridians are magnetic, nothing is added.',
       'Lay the long edge of the compass on a meridian, its arrow to the top of the map.',
-      'Turn the map with the compass on it until the needle is in its housing. Now the map lies as the country.',
+      'Turn the map with the compass on it until the needle is in its housing. Now the ' +
+        'map lies as the country.',
     ],
     none: (turn: string) => [
       `Set the dial to ${turn}: true north as your compass reads it here.`,
       'Lay the long edge of the compass along the north arrow, or along the side of the sheet.',
-      'Turn the map with the compass on it until the needle is in its housing. Check: what lies ahead on the map lies ahead of you.',
+      'Turn the map with the compass on it until the needle is in its housing. Check: ' +
+        'what lies ahead on the map lies ahead of you.',
     ],
   },
   unknown: 'the declination of your map (this outing has none)',
   others: 'East, south and west by the needle',
   otherWords: (east: string, south: string, west: string) =>
     `True east is at ${east} of the needle, south at ${south}, west at ${west}.`,
-  trap: 'A 180° error: the arrow to the bottom of the map. Check with the sun: about noon it is in the south, south of the equator in the north.',
+  trap:
+    'A 180° error: the arrow to the bottom of the map. Check with the sun: about noon it is ' +
+    'in the south, south of the equator in the north.',
   picture: 'The needle, and true and grid north beside it',
 } as const;

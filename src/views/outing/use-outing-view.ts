@@ -101,6 +101,28 @@ function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthMo
   }, [editing, solution, models]);
 }
 
+/** How a line is read; a place by a grid waits for what reads grids, which few lines need. */
+function useInterpretation(text: string, place: Solution): Interpretation {
+  const [isLoaded, setIsLoaded] = useState(false);
+  const found = useMemo<Interpretation>(
+    () => interpretLine(text, place),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the core asks for what was loaded.
+    [text, place, isLoaded],
+  );
+  const waits = found.kind === 'fault' && found.fault.code === 'model-not-loaded';
+  useEffect(() => {
+    if (!waits || isLoaded) return;
+    let gone = false;
+    void import('@/core/survey/adjusted/provided').then(() => {
+      if (!gone) setIsLoaded(true);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [waits, isLoaded]);
+  return found;
+}
+
 /** The line that is being typed, and how it is read. */
 function useEntryText(
   solution: Solution,
@@ -113,7 +135,7 @@ function useEntryText(
   /** Why the line is corrected, if the person says. */
   const [reason, setReason] = useState('');
   const place = usePlaceOf(editing, solution, models);
-  const found = useMemo<Interpretation>(() => interpretLine(text, place), [text, place]);
+  const found = useInterpretation(text, place);
   /** The text as it is now: a handler of a moment ago still has the one before. */
   const newest = useRef(text);
   const put = useCallback((next: string) => {

@@ -15,7 +15,7 @@ import {
 } from '@/core/survey/fix/sights';
 import { initialState } from '@/core/survey/log-state';
 import { sharedScale } from '@/core/survey/shared-scale';
-import { fixAnswer, type Placed } from '@/formats/fix-answer';
+import { fixAnswer, type Placed } from '@/formats/fix/fix-answer';
 import { answering, bodyText, onlyMethod, Refused } from '../answers';
 import { mediaTypeOf } from '../submitted';
 import {

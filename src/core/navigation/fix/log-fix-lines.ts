@@ -7,9 +7,9 @@ import type { FixDraft, FixHere } from './fix-here';
 const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
 
 /**
- * The lines that a fix adds to a log: the places that were sighted, and the sightings, so that it
- * can be worked out again. A fix that used a line or a distance is logged as the place it gave, with
- * how well it is known; so is one with the compass's own error taken off.
+ * The lines that a fix adds to a log: the places that were sighted, and the sightings, which give
+ * it again. A fix that used a line or a distance, or solved for the compass, is logged as the place
+ * that it gave, with how well it is known.
  */
 export function logLinesOf(solution: Solution, draft: FixDraft, here: FixHere): Entry[] {
   const byBearings =

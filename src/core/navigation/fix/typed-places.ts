@@ -6,8 +6,8 @@ import { fail, ok, type Result } from '../../units/result';
 type Placed = Pick<KnownPlace, 'positions' | 'withinMetres'>;
 
 /**
- * A place, or the corners of a line, as they were typed: one on each row. A line is as finely read as
- * the coarsest of its corners. A fault tells the row, from 1.
+ * A place, or the corners of a line, as they were typed: one on each row. A line is read as finely
+ * as the coarsest of its corners. A fault tells the row, from 1.
  */
 export function readTypedPlaces(
   text: string,

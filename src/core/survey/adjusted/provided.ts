@@ -1,4 +1,5 @@
 import { logFixes } from '../fix/log-fix';
+import '../../place/grid-reader-provided';
 import { startByFix } from '../fix/pin';
 import { adjustedSolution } from './adjusted-solution';
 import { provideAdjuster } from './adjuster';

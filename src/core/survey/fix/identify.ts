@@ -15,7 +15,7 @@ export interface Candidate {
   readonly metres: Metres;
 }
 
-/** Known places by how near they are to a direction, nearest first; none farther off than `most`. */
+/** Known places within `most` of a direction, those nearest to it first. */
 export function inDirection(
   from: Position,
   bearingDegrees: Degrees,

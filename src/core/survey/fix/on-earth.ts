@@ -96,14 +96,17 @@ export function crossingsOnEarth(
       if (from && to) asked.push({ kind: 'on-line', from, to, sigmaMetres });
       return { ...fixBy({ observations: asked, stations, solveCompass }), asked };
     });
-    for (const warning of said) {
+    const { cutDegrees } = guess;
+    const isFlat = cutDegrees < REFUSED_CUT;
+    const flat = isFlat ? [warningOf({ code: 'cut-flat', cutDegrees, refused: true })] : said;
+    for (const warning of flat) {
       if (!warnings.some(({ message }) => message === warning.message)) warnings.push(warning);
     }
-    if (!found || guess.cutDegrees < REFUSED_CUT) continue;
+    if (!found || isFlat) continue;
     const isKnown = crossings.some(
       ({ position }) => lengthOf(planePointOf(position, found.position)) < SAME_CROSSING_METRES,
     );
-    if (!isKnown) crossings.push({ ...found, cutDegrees: guess.cutDegrees });
+    if (!isKnown) crossings.push({ ...found, cutDegrees });
   }
   if (crossings.length === 0 && warnings.length === 0) {
     warnings.push(warningOf({ code: 'no-crossing' }));

@@ -39,7 +39,7 @@ export interface Sight {
   readonly walked: Walked;
 }
 
-/** A path, a river or a ridge that the traveller is on, by its corners, and how well it is drawn. */
+/** A path, a river or a ridge that the traveller is on, and how well it is drawn. */
 export interface LineFeature {
   readonly name: string;
   readonly positions: readonly Position[];

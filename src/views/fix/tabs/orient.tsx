@@ -82,13 +82,13 @@ function NeedlePicture({ trueTurn, gridTurn }: { trueTurn: number; gridTurn: num
   };
   const apart = Math.abs(trueTurn - gridTurn) >= 1;
   return (
-    <svg className={styles.orient} viewBox="0 0 260 220" role="img" aria-label={WORDS.picture}>
+    <svg className={styles.orient} viewBox="0 0 260 226" role="img" aria-label={WORDS.picture}>
       <circle cx={130} cy={110} r={RIM} />
       <path
         data-needle=""
         d={`M130 ${110 + 60}V${110 - 70}M123 ${110 - 54}L130 ${110 - 72}L137 ${110 - 54}`}
       />
-      <text x={130} y={190 + 12} textAnchor="middle">
+      <text x={130} y={RIM + 110 + 20} textAnchor="middle">
         needle
       </text>
       {apart ? [arrow(trueTurn, 'true'), arrow(gridTurn, 'grid')] : arrow(trueTurn, 'true, grid')}

@@ -4,7 +4,7 @@ import { isLine, type KnownPlace } from '@/core/model/known-place';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import type { Position } from '@/core/readings/position';
 import { visibleText } from '@/core/units/visible';
-import { KNOWN_FORMATS, readKnownFile } from '@/formats/known/known-files';
+import { KNOWN_FORMATS, readKnownFile } from '@/formats/fix/known-files';
 import { PressButton } from '@/ui/controls/press-button';
 import { save } from '@/views/shared/data/save-file';
 import styles from '../fix.module.css';

@@ -105,7 +105,7 @@ describe('a fix in a log', () => {
     expect(apart(from(90, 200, start), from(180, 100, church))).toBeLessThan(0.1);
   });
 
-  it('is compared with dead reckoning, which is told only where the errors do not explain it', () => {
+  it('is compared with dead reckoning, and told where the errors do not explain it', () => {
     const there = from(90, 1000);
     const see = (place: typeof DOCK, name: string) => {
       const line = WGS84.Inverse(there.latitude, there.longitude, place.latitude, place.longitude);

@@ -33,7 +33,7 @@ interface OfMark {
   readonly from: ReadFrom | null;
 }
 
-/** A direction, from the plane's north, from the traveller to a mark or from it to the traveller. */
+/** A direction from the plane's north, from the traveller to a mark or the other way. */
 export interface BearingReadAt extends OfMark {
   readonly kind: 'bearing';
   readonly bearing: Radians;

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
-import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
-import type { CairnDatabase } from './database';
+import { knownPlaceSchema, type KnownPlace } from '../../core/model/known-place';
+import type { CairnDatabase } from '../database';
 
 /** All known places, by name; one that can't be read stays stored and isn't shown. */
 export async function knownPlaces(database: CairnDatabase): Promise<KnownPlace[]> {
@@ -24,8 +24,8 @@ export async function removeKnownPlace(database: CairnDatabase, id: string): Pro
 const withoutId = ({ id: _id, ...rest }: KnownPlace) => rest;
 
 /**
- * Adds those that aren't there yet, by what they say; an id that is taken gets a new one. Call it in
- * a transaction of the table; resolves to how many were added.
+ * Adds those that aren't there yet, by what they say; an id that is taken gets a new one. Call it
+ * in a transaction of the table; resolves to how many were added.
  */
 export async function mergeKnownPlaces(
   database: CairnDatabase,

@@ -1,8 +1,8 @@
-import type { Fix } from '../core/survey/fix/point/fix';
-import type { FixWarning } from '../core/survey/fix/point/warnings';
-import { placeTexts } from '../core/place/place-text';
-import type { Position } from '../core/readings/position';
-import { ellipseFields } from './home-answer';
+import type { Fix } from '../../core/survey/fix/point/fix';
+import type { FixWarning } from '../../core/survey/fix/point/warnings';
+import { placeTexts } from '../../core/place/place-text';
+import type { Position } from '../../core/readings/position';
+import { ellipseFields } from '../home-answer';
 
 /** A fix, and where it is on the earth; null for one in a plane. */
 export interface Placed {
