@@ -5,7 +5,7 @@ import { openObject, optionalNote } from '../readings/shape';
 import { recordId } from './outing';
 
 /** The most corners of a path, a river or a ridge. */
-export const MOST_CORNERS = 5000;
+const MOST_CORNERS = 5000;
 
 /**
  * Something that a map tells, shared by all outings: a place by its position, or a line (a path, a

@@ -7,3 +7,12 @@ export const positionSchema = openObject({
   longitude: z.number().check(z.gte(-180), z.lte(180)),
 });
 export type Position = z.infer<typeof positionSchema>;
+
+/** Six decimals of a degree are 0.1 m: more than any reading is worth. */
+const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
+
+/** A position no finer than it can be worth. */
+export const roundedPosition = ({ latitude, longitude }: Position): Position => ({
+  latitude: rounded(latitude),
+  longitude: rounded(longitude),
+});

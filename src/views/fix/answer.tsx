@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { addEntries } from '@/core/edit/command';
+import { addLines } from '@/core/edit/settings';
 import type { FixDraft, FixHere } from '@/core/navigation/fix/fix-here';
 import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
 import type { KnownPlace } from '@/core/model/known-place';
 import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { placeTexts } from '@/core/place/place-text';
+import { roundedPosition } from '@/core/readings/position';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
@@ -134,6 +136,11 @@ function Actions({ here, solution, draft, open, change }: Props) {
     setSaid(refused ?? WORDS.logged);
     if (!refused) change({ ...EMPTY_DRAFT, withLog: draft.withLog });
   });
+  const [setHere] = useOnce(async () => {
+    if (!open || !here.found) return;
+    const start = { ...solution.outing.start, position: roundedPosition(here.found.position) };
+    setSaid(outcomeMessage(await open.run(addLines([], { start }))) ?? WORDS.hereSaved);
+  });
   const [start, starting] = useOnce(async () => {
     if (here.found) setSaid(await startAt(here.found.position));
   });
@@ -148,10 +155,17 @@ function Actions({ here, solution, draft, open, change }: Props) {
           {WORDS.startHere}
         </PressButton>
       )}
+      {open && isAtStart(solution) && (
+        <PressButton onClick={() => void setHere()}>{WORDS.here}</PressButton>
+      )}
       <span role="status">{said}</span>
     </div>
   );
 }
+
+/** True at a start that has no position yet: a fix there can be its position. */
+const isAtStart = ({ current, outing }: Solution) =>
+  current === 0 && outing.start.position === undefined;
 
 /** The place in every notation, with a name for each. */
 function Notations({ position }: { position: Parameters<typeof placeTexts>[0] }) {

@@ -1,6 +1,6 @@
 import dayjs from 'dayjs';
 import { blankOuting } from '@/core/model/outing';
-import type { Position } from '@/core/readings/position';
+import { roundedPosition, type Position } from '@/core/readings/position';
 import { addOuting } from '@/store/outings';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { storeFault } from '@/store/store-fault';
@@ -9,14 +9,11 @@ import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { viewUrl } from '@/views/views';
 
-/** Six decimals of a degree are 0.1 m. */
-const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
-
 /** Begins an outing at a position and opens it; resolves to why it could not be stored. */
-export async function startAt({ latitude, longitude }: Position): Promise<string | null> {
+export async function startAt(at: Position): Promise<string | null> {
   const now = dayjs();
   const id = crypto.randomUUID();
-  const position = { latitude: rounded(latitude), longitude: rounded(longitude) };
+  const position = roundedPosition(at);
   try {
     const outing = {
       ...blankOuting(id, ''),

@@ -8,7 +8,7 @@ import type { Degrees, Metres } from '@/core/units/units';
 /** The words of the fix view. */
 
 /** A place as one would look for it on a map: its digits in the square, or degrees off the grid. */
-export const placeWords = (position: Position, withinMetres: Metres): string =>
+const placeWords = (position: Position, withinMetres: Metres): string =>
   shortReference(position, digitsWorth(withinMetres)) ?? decimalDegrees(position);
 
 /** With its sign; what rounds to nothing has none. */
@@ -80,6 +80,7 @@ export const WORDS = {
   log: 'Log this fix',
   logged: 'Logged.',
   here: 'Set as the start’s position',
+  hereSaved: 'The start has this position now.',
   startHere: 'Start an outing here',
   clear: 'Clear',
   wayTo: 'Way to',

@@ -1,10 +1,8 @@
 import type { Entry } from '../../entries/entry';
+import { roundedPosition } from '../../readings/position';
 import { nameKey } from '../../readings/name';
 import { stationName, type Solution } from '../../survey/solution';
 import type { FixDraft, FixHere } from './fix-here';
-
-/** Six decimals of a degree are 0.1 m: more than any fix is worth. */
-const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
 
 /**
  * The lines that a fix adds to a log: the places that were sighted, and the sightings, which give
@@ -48,7 +46,7 @@ function stationLine(solution: Solution, { position, fix }: NonNullable<FixHere[
   return {
     kind: 'known',
     name: stationName(solution, solution.current),
-    position: { latitude: rounded(position.latitude), longitude: rounded(position.longitude) },
+    position: roundedPosition(position),
     withinMetres: Math.max(1, Math.ceil(sigma * Math.sqrt(12))),
   };
 }

@@ -3,7 +3,7 @@ import type { Outing } from '../../model/outing';
 import { nameKey } from '../../readings/name';
 import { walkLog } from '../log-walk';
 import { stationNamed, type Solution } from '../solution';
-import { sightDegrees, sightedWith, sightingMeans } from './sighting';
+import { aimOfSight, sightDegrees, sightedWith, sightingMeans } from './sighting';
 import { squareSigma, type KnownMark, type Sight } from './sights';
 
 /** A sight that the log holds. */
@@ -35,7 +35,7 @@ export function logSights(solution: Solution): LogSight[] {
       const mark = marks.get(nameKey(entry.what));
       const degrees = mark && sightDegrees(solution, entry.bearing);
       if (!mark || degrees === null || degrees === undefined) continue;
-      const walked = sightedWith(state, entry.bearing);
+      const walked = sightedWith({ ...state, aim: aimOfSight(state) }, entry.bearing);
       const back = entry.back === true;
       const bearing = { bearingDegrees: degrees, back, metres: null };
       found.push({ mark, station, entry: index, walked, ...bearing });

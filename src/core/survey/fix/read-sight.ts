@@ -3,6 +3,7 @@ import type { OutingNorths } from '../../north/outing-norths';
 import { bearingDegrees, finenessDegrees, type BearingReading } from '../../readings/bearing';
 import { metresAlong, type DistanceReading } from '../../readings/distance';
 import { meansOf, paceOn, type LogState } from '../log-state';
+import { aimOfSight } from './sighting';
 import type { KnownMark, Sight } from './sights';
 
 /** What was read of a known place where the traveller is: a bearing, a distance, or both. */
@@ -33,7 +34,8 @@ export function readSight(
   const read = bearing && { degrees: bearingDegrees(bearing), north: bearing.north };
   const direction = read && convertedReading(read, referenceNorth(norths), norths);
   if (bearing && !direction) return null;
-  const means = meansOf(state, bearing ?? NO_BEARING, distance ?? NO_DISTANCE, pace);
+  const aimed = { ...state, aim: aimOfSight(state) };
+  const means = meansOf(aimed, bearing ?? NO_BEARING, distance ?? NO_DISTANCE, pace);
   return {
     mark,
     station: null,

@@ -22,6 +22,13 @@ export const sightedWith = (
   ironDegrees: 0,
 });
 
+/**
+ * How a sighting is aimed: at what is sighted, whatever the legs are walked by. It is as good as a
+ * bearing to a mark, or that of a sighting compass.
+ */
+export const aimOfSight = ({ aim }: Readonly<LogState>): LogState['aim'] =>
+  aim === 'sighted' ? aim : 'landmark';
+
 /** A sighting as a direction from the frame's north; null where its north isn't known. */
 export function sightDegrees(
   { places: { frame } }: Pick<Solution, 'places'>,

@@ -51,7 +51,7 @@ export const walkerOf = (by: string, outing: number): string =>
   by === '' ? `#${outing}` : by.toLowerCase();
 
 /** A landmark of an outing, by its name. */
-export interface LandmarkRef {
+interface LandmarkRef {
   readonly outing: number;
   readonly landmark: string;
 }

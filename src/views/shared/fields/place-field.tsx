@@ -3,7 +3,7 @@ import AimOutlined from '@ant-design/icons-svg/es/asn/AimOutlined';
 import { Button, Checkbox, Form, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
-import type { Position } from '@/core/readings/position';
+import { roundedPosition, type Position } from '@/core/readings/position';
 import { devicesAreSimulated, positionDevice, simulateDevices } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import { lengthText } from '@/core/units/shown';
@@ -19,9 +19,6 @@ const FAULTS: Readonly<Record<DeviceFault, string>> = {
     'place in.',
   'no-answer': 'The device found no position in time. Try under open sky, or type the place in.',
 };
-
-/** Six decimals of a degree are 0.1 m: more than any reading is worth. */
-const rounded = (value: number) => Math.round(value * 1e6) / 1e6;
 
 /** A place as text in any notation, and its position. */
 export interface PlaceText {
@@ -109,7 +106,7 @@ function DevicePosition({ onMessage, onChange }: DeviceProps) {
     setBusy(false);
     if (!fix.ok) return onMessage(FAULTS[fix.fault]);
     const { position, accuracyMetres } = fix.value;
-    const at = { latitude: rounded(position.latitude), longitude: rounded(position.longitude) };
+    const at = roundedPosition(position);
     onMessage(`Accuracy by the device: about ${lengthText(Math.max(1, accuracyMetres))}.`);
     onChange({ text: `${at.latitude} ${at.longitude}`, position: at });
   };

@@ -8,7 +8,7 @@ interface Circle {
 }
 
 /** The circle through three points; null where they lie on one line. */
-export function circleThrough(a: PlanePoint, b: PlanePoint, c: PlanePoint): Circle | null {
+function circleThrough(a: PlanePoint, b: PlanePoint, c: PlanePoint): Circle | null {
   const [u, v] = [vectorBetween(a, b), vectorBetween(a, c)];
   const twice = 2 * (u.east * v.north - u.north * v.east);
   const [uu, vv] = [lengthOf(u) ** 2, lengthOf(v) ** 2];

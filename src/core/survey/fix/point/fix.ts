@@ -56,7 +56,7 @@ export interface FixAnswer {
 
 /** A flatter cut is refused; one flatter than the other is told. Common practice, no source. */
 export const REFUSED_CUT: Degrees = 12;
-export const FLAT_CUT: Degrees = 30;
+const FLAT_CUT: Degrees = 30;
 
 /** One sigma of a compass's error that nothing is known of: so wide that it says nothing. */
 const UNKNOWN_COMPASS: Radians = 20;

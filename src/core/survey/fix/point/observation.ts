@@ -44,7 +44,7 @@ export interface BearingReadAt extends OfMark {
 }
 
 /** A length, paced or otherwise, between the traveller and a mark. */
-export interface LengthReadAt extends OfMark {
+interface LengthReadAt extends OfMark {
   readonly kind: 'length';
   readonly metres: Metres;
   /** Of the length over its square. */
@@ -53,12 +53,12 @@ export interface LengthReadAt extends OfMark {
 }
 
 /** The traveller stands at the mark, or stood there: so a log's start is one. */
-export interface AtMark extends OfMark {
+interface AtMark extends OfMark {
   readonly kind: 'at';
 }
 
 /** The traveller is on a straight line: a stretch of a path or a river. */
-export interface OnLine {
+interface OnLine {
   readonly kind: 'on-line';
   readonly from: PlanePoint;
   readonly to: PlanePoint;

@@ -19,7 +19,7 @@ import { covarianceOf, readAt, rowsOf, type Row } from './rows';
  * Sources: E. M. Mikhail and F. Ackermann, Observations and Least Squares, 1976; W. Baarda, A
  * testing procedure for use in geodetic networks, 1968 (both from memory).
  */
-export interface RowTest {
+interface RowTest {
   readonly row: Row;
   /** Standard normal if nothing is wrong; null where no other reading checks the row. */
   readonly w: number | null;

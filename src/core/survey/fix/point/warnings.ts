@@ -21,7 +21,7 @@ type FixProblem =
       readonly suspects: readonly Suspect[];
     };
 
-export type FixWarningCode = FixProblem['code'];
+type FixWarningCode = FixProblem['code'];
 
 export interface FixWarning {
   readonly code: FixWarningCode;
