@@ -1,6 +1,6 @@
 import type { Leg } from '../core/entries/entry';
 import type { Logbook } from '../core/model/logbook';
-import type { Outing } from '../core/model/outing';
+import { placeOf, type Outing } from '../core/model/outing';
 import { positionErrorEllipse } from '../core/navigation/position-error';
 import { wayHome } from '../core/navigation/ways/way';
 import type { EarthModels } from '../core/north/earth-models';
@@ -85,12 +85,14 @@ export function geoOuting(outing: Outing, models: EarthModels | null): Result<Ge
 }
 
 function geoOutingOf(outing: Outing, models: EarthModels | null): Result<GeoOuting, Unplaced> {
-  if (!outing.start.position) return fail('no-position');
+  if (!placeOf(outing)) return fail('no-position');
   const solved = solve(outing, models);
   if (!solved.ok) return fail('unsolved');
   const solution = solved.value;
   const { origin } = solution.places.frame;
-  if (!origin) return fail('no-true-north');
+  // Known places that don't make a fix give no position either.
+  if (!origin)
+    return fail(solution.places.frame.north === 'true' ? 'no-position' : 'no-true-north');
   const position = remembered((point) => positionAt(origin, point));
   return ok({
     outing,

@@ -1,3 +1,4 @@
+import { placeOf } from '../model/outing';
 import { timesOf } from '../survey/leg-times';
 import type { Solution } from '../survey/solution';
 import { MINUTES_PER_DAY } from '../units/clock';
@@ -19,7 +20,7 @@ export interface PlaceClock {
  * its clock must be another; then the zone of the sun there, by whole hours.
  */
 export function clockOf({ outing }: Solution, deviceOffsetMinutes: number): PlaceClock {
-  const position = outing.start.position;
+  const position = placeOf(outing);
   const bySun = position
     ? Math.round(position.longitude / DEGREES_PER_HOUR) * MINUTES_PER_HOUR
     : deviceOffsetMinutes;

@@ -1,5 +1,9 @@
 import type { Covariance } from '../errors/covariance';
 import { NO_COVARIANCE } from '../errors/covariance';
+import { knowsPlaces } from '../model/outing';
+import { nameKey } from '../readings/name';
+import { providedFixTools } from './adjusted/fix-tools';
+import type { Mark } from './fix/point/observation';
 import { ellipse, type Ellipse } from '../errors/ellipse';
 import type { Walked } from '../errors/means';
 import { bearingVariance } from '../errors/own-errors';
@@ -78,12 +82,21 @@ export function landmarkPlaces(solution: Solution): Landmark[] {
     });
     found.set(key, landmark);
   }
+  const known = knowsPlaces(solution.outing) ? providedFixTools()?.marksOf(solution) : null;
   return [...found.values()].map(({ name, kind, sightings }) => ({
     name,
     kind,
     sightings,
-    place: crossing(solution, sightings),
+    place: onMap(known?.get(nameKey(name))) ?? crossing(solution, sightings),
   }));
+}
+
+/** The place that a map tells, with what it is worth. */
+function onMap(mark: Mark | undefined): LandmarkPlace | null {
+  if (!mark) return null;
+  const { east, north, sigmaMetres } = mark;
+  const uncertainty = ellipse({ xx: sigmaMetres ** 2, xy: 0, yy: sigmaMetres ** 2 });
+  return { east, north, uncertainty };
 }
 
 /** The place where lines of sight cross, and its uncertainty; null where they don't. */

@@ -1,4 +1,5 @@
 'use client';
+import { placeOf } from '@/core/model/outing';
 import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import { Button } from 'antd';
 import dynamic from 'next/dynamic';
@@ -47,7 +48,7 @@ export function DeclinationPage({ solution, models, onSave }: Props) {
         <HousingDrawing norths={norths} read={end.readingNorth} />
         <div>
           <Cost solution={solution} />
-          <Years position={outing.start.position} models={models} />
+          <Years position={placeOf(outing)} models={models} />
         </div>
       </div>
       <p className={styles.caution}>{WORDS.caution}</p>

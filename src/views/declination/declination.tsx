@@ -1,4 +1,5 @@
 'use client';
+import { placeOf } from '@/core/model/outing';
 import { changeSettings } from '@/core/edit/settings';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';
@@ -9,7 +10,7 @@ import { DeclinationPage } from './declination-page';
 /** The declination of the outing that the address names. */
 export function Declination() {
   const found = useNamedSolution();
-  const hasPosition = 'solution' in found && found.solution.outing.start.position !== undefined;
+  const hasPosition = 'solution' in found && placeOf(found.solution.outing) !== undefined;
   const models = useEarthModels(hasPosition ? 'grid' : 'none');
   if (!('solution' in found)) return <PlainPage {...found} />;
   return (

@@ -1,7 +1,5 @@
-import { Checkbox, Form, Input, Select } from 'antd';
+import { Checkbox, Form, Select } from 'antd';
 import { useState } from 'react';
-import type { Fault } from '@/core/faults/fault';
-import { faultMessage } from '@/core/faults/messages';
 import type { KnownPlace } from '@/core/model/known-place';
 import type { DraftSight } from '@/core/navigation/fix/fix-here';
 import { bearingDegrees } from '@/core/readings/bearing';
@@ -9,12 +7,12 @@ import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { readDistanceText } from '@/core/readings/texts/read-distance-text';
 import { bearingDigits } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
-import type { Result } from '@/core/units/result';
 import { visibleText } from '@/core/units/visible';
 import { Dial } from '@/ui/controls/dial';
 import { PressButton } from '@/ui/controls/press-button';
 import { CompassAid } from '@/views/shared/devices/compass-aid';
 import styles from './fix.module.css';
+import { ReadingField } from './reading-field';
 import { WORDS } from './words';
 
 interface Props {
@@ -138,33 +136,6 @@ function Aids({ aid, onAid, typed }: AidProps) {
     </>
   );
 }
-
-interface FieldProps {
-  id: string;
-  label: string;
-  hint: string;
-  value: string;
-  read: Result<unknown, Fault> | null;
-  onChange: (text: string) => void;
-}
-
-/** A reading as it is typed, and why it can't be read. */
-const ReadingField = ({ id, label, hint, value, read, onChange }: FieldProps) => (
-  <Form.Item
-    label={label}
-    htmlFor={id}
-    validateStatus={read?.ok === false ? 'error' : undefined}
-    help={read?.ok === false ? faultMessage(read.fault) : hint}
-  >
-    <Input
-      id={id}
-      className={styles.figureField}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      autoComplete="off"
-    />
-  </Form.Item>
-);
 
 /** Those that were not sighted yet first. */
 const ordered = (places: readonly KnownPlace[], taken: readonly string[]) => [

@@ -1,4 +1,5 @@
 import type { Position } from '../../readings/position';
+import type { Mark } from '../fix/point/observation';
 import type { LogFix } from '../fix/log-fix';
 import type { Solution } from '../solution';
 
@@ -6,6 +7,8 @@ import type { Solution } from '../solution';
 export interface FixTools {
   /** Where the start is by all that was sighted; null for nowhere. */
   readonly startOf: (solution: Solution) => Position | null;
+  /** Where its known places are in its plane, by the key of their name; none without positions. */
+  readonly marksOf: (solution: Solution) => ReadonlyMap<string, Mark>;
   /** The fixes at its stations. */
   readonly fixesOf: (solution: Solution) => readonly LogFix[];
 }

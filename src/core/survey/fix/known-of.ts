@@ -3,6 +3,7 @@ import { nameKey } from '../../readings/name';
 import type { Position } from '../../readings/position';
 import type { KnownPlace } from '../party/party';
 import { stationNamed, type Solution } from '../solution';
+import type { Mark } from './point/observation';
 import { knownMarks } from './log-sights';
 
 /**
@@ -24,4 +25,16 @@ export function knownOf(solution: Solution, outing: number, origin: Position | n
     if (station !== undefined) return [{ at: { outing, station }, place, sigmaMetres }];
     return landmark === undefined ? [] : [{ at: { outing, landmark }, place, sigmaMetres }];
   });
+}
+
+/** The known places of an outing in its own plane, by the key of their name. */
+export function marksInPlane({ outing, places }: Solution): Map<string, Mark> {
+  const { origin } = places.frame;
+  if (!origin) return new Map();
+  return new Map(
+    [...knownMarks(outing)].map(([key, { name, position, sigmaMetres }]) => [
+      key,
+      { name, sigmaMetres, ...planePointOf(origin, position) },
+    ]),
+  );
 }

@@ -1,6 +1,5 @@
-import { Form, Input } from 'antd';
+import { Form } from 'antd';
 import { useState } from 'react';
-import { faultMessage } from '@/core/faults/messages';
 import type { KnownPlace } from '@/core/model/known-place';
 import { directionRead, lineOf, markOf } from '@/core/navigation/fix/fix-here';
 import type { Position } from '@/core/readings/position';
@@ -8,6 +7,7 @@ import { inDirection, pathsHere } from '@/core/survey/fix/identify';
 import type { Solution } from '@/core/survey/solution';
 import { bearingText } from '@/core/units/shown';
 import styles from '../fix.module.css';
+import { ReadingField } from '../reading-field';
 import { IDENTIFY_WORDS as WORDS, WORDS as FIX_WORDS } from '../words';
 
 interface Props {
@@ -37,20 +37,14 @@ function AskedBearing({ id, label, solution, children }: FieldProps) {
   return (
     <>
       <Form layout="vertical">
-        <Form.Item
+        <ReadingField
+          id={id}
           label={label}
-          htmlFor={id}
-          validateStatus={read?.ok === false ? 'error' : undefined}
-          help={read?.ok === false ? faultMessage(read.fault) : FIX_WORDS.bearingHint}
-        >
-          <Input
-            id={id}
-            className={styles.figureField}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            autoComplete="off"
-          />
-        </Form.Item>
+          hint={FIX_WORDS.bearingHint}
+          value={text}
+          read={read}
+          onChange={setText}
+        />
       </Form>
       <div role="status">{read?.ok && children(read.value)}</div>
     </>

@@ -4,6 +4,9 @@ import '@/core/place/grid-reader-provided';
 import { totalVariance } from '@/core/errors/covariance';
 import { warningsOf } from '@/core/checks';
 import { writeLog } from '@/core/log-text/write-log';
+import { logbookOf } from '@/core/model/logbook';
+import { landmarkPlaces } from '@/core/survey/landmarks';
+import { geoJsonFormat } from '@/formats/geojson';
 import { positionOfStation } from '@/core/survey/positions';
 import { logFixes } from '@/core/survey/fix/log-fix';
 import { startByFix } from '@/core/survey/fix/pin';
@@ -174,5 +177,37 @@ describe('an adjusted outing that knows places', () => {
     const spread = ({ places }: ReturnType<typeof log>) =>
       totalVariance(places.relative(0, 1).covariance);
     expect(spread(log('least-squares'))).toBeLessThan(spread(log('as-walked')));
+  });
+});
+
+describe('what knows where an outing is', () => {
+  const log = [
+    'declination 10 E',
+    `known Hill at ${at(from(20, 3000))}`,
+    `known Mast at ${at(from(110, 2500))}`,
+    'see 010 ; hill',
+    'see 100 ; Mast',
+    '080 200m > Ford',
+  ].join('\n');
+
+  it('gives positions to its exports, though its start had none', () => {
+    const { outing } = solvedLog(log);
+    const logbook = logbookOf([outing], '2026-08-14T10:00:00Z');
+    const written = geoJsonFormat.write(logbook, null);
+    if (!written.ok) throw new Error(JSON.stringify(written.fault));
+    const { features } = JSON.parse(written.value as string) as {
+      features: { properties: { name?: string }; geometry: { coordinates: number[] } }[];
+    };
+    const ford = features.find(({ properties }) => properties.name === 'Ford')!;
+    const [longitude, latitude] = ford.geometry.coordinates;
+    expect(apart({ latitude: latitude!, longitude: longitude! }, from(90, 200))).toBeLessThan(0.2);
+    const alone = solvedLog('declination 10 E\nknown Hill at 54.2 -63.5\nsee 010 ; hill').outing;
+    expect(geoJsonFormat.write(logbookOf([alone], '2026-08-14T10:00:00Z'), null).ok).toBe(false);
+  });
+
+  it('draws what was sighted once where the map has it', () => {
+    const found = landmarkPlaces(solvedLog(log).solution);
+    const hill = found.find(({ name }) => name === 'hill')!.place!;
+    expect(Math.hypot(hill.east, hill.north)).toBeCloseTo(3000, 0);
   });
 });
