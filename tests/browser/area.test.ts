@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { chooseFrom } from '../support/browser/choose-from';
 import { offer } from '../support/browser/offer';
 import { PHONE, sharedVisitor, type Visitor } from '../support/browser/visitor';
 
@@ -23,7 +24,6 @@ describe('an area', () => {
 
   it('is made of three files; its slip is found, mended and undone; ways cross it', async () => {
     const { visitor } = shared;
-    const { page } = visitor;
     await importAll(visitor);
     await visitor.goto('outings');
     await visitor.click('Join outings in an area');
@@ -49,11 +49,8 @@ describe('an area', () => {
     await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
 
     // The way between what Tomas and what Marit found.
-    const choose = async (label: string, name: string) => {
-      await page.focus(`input[aria-label="${label}"]`);
-      await page.keyboard.type(name);
-      await page.keyboard.press('Enter');
-    };
+    const choose = (label: string, name: string) =>
+      chooseFrom(visitor, `input[aria-label="${label}"]`, name);
     await choose('From', 'Lookout');
     await choose('To', 'Fen pool');
     await visitor.reads(
@@ -97,9 +94,7 @@ describe('an area', () => {
       () => document.querySelector('[data-outing="0"]')!.getAttribute('d') === '',
     );
     await visitor.click('Show Lichen plots');
-    await page.focus('input[aria-label="From"]');
-    await page.keyboard.type('Fen pool');
-    await page.keyboard.press('Enter');
+    await chooseFrom(visitor, 'input[aria-label="From"]', 'Fen pool');
     await visitor.click('Start an outing from Fen pool');
     await page.waitForSelector('[data-testid=home-sentence]');
     await visitor.reads('header', /From Fen pool/);
@@ -110,9 +105,7 @@ describe('an area', () => {
       ['From', 'Lookout'],
       ['To', 'Gauge 4'],
     ] as const) {
-      await page.focus(`input[aria-label="${label}"]`);
-      await page.keyboard.type(name);
-      await page.keyboard.press('Enter');
+      await chooseFrom(visitor, `input[aria-label="${label}"]`, name);
     }
     await visitor.click('Walk it: count to there');
     await page.waitForSelector('#follow');
@@ -125,9 +118,7 @@ describe('an area', () => {
   it('is renamed, and forgets what was picked when an outing is taken out', async () => {
     const { visitor } = shared;
     const { page } = visitor;
-    await page.focus('input[aria-label="From"]');
-    await page.keyboard.type('Lookout');
-    await page.keyboard.press('Enter');
+    await chooseFrom(visitor, 'input[aria-label="From"]', 'Lookout');
     await visitor.reads('main', /Start an outing from Lookout/);
     await visitor.click('Take out: Lichen plots');
     await visitor.reads('main', /Choose two places here/);

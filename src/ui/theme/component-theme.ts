@@ -65,6 +65,7 @@ export function componentTheme(name: Theme): ThemeConfig {
       boxShadowSecondary: `0 0 0 1px ${colour.rule}`,
     },
     components: {
+      Tabs: { itemSelectedColor: colour.ink, inkBarColor: colour.ink },
       Button: {
         // The dark algorithm would dim the seed colour and lose the contrast.
         colorPrimary: colour.ink,

@@ -92,6 +92,7 @@ function Options({ draft, change, lines, hasLog }: OptionProps) {
           <Select
             className={styles.select}
             aria-label={WORDS.onLine}
+            showSearch={{ optionFilterProp: 'label' }}
             value={draft.line ?? ''}
             options={[
               { value: '', label: WORDS.noLine },

@@ -1,7 +1,7 @@
 import { planePointOf, positionAt } from '../../place/geodesic';
 import type { SharedScale } from '../../errors/sources/source';
 import type { Position } from '../../readings/position';
-import { lengthOf, vectorBetween } from '../../units/plane';
+import { lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Degrees } from '../../units/units';
 import { crossing, cutBetween, sightLine } from './point/cuts';
 import { fixBy, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
@@ -40,10 +40,14 @@ const MOST_PLANES = 10;
 const SETTLED_METRES = 1e-3;
 
 /** Solves in the plane about the place itself, which is found by taking it anew. */
-function settle(guess: Position, ask: (origin: Position) => FixAnswer & { asked: Observation[] }) {
+function settle(
+  guess: Position,
+  ask: (origin: Position, near?: PlanePoint) => FixAnswer & { asked: Observation[] },
+) {
   let origin = guess;
   for (let round = 1; ; round++) {
-    const { fix, warnings, asked } = ask(origin);
+    // The first plane finds the place among all crossings; the others only move a little.
+    const { fix, warnings, asked } = ask(origin, round === 1 ? undefined : ORIGIN);
     if (!fix) return { found: null, warnings };
     const isThere = lengthOf(fix.place) < SETTLED_METRES;
     if (isThere || round === MOST_PLANES) {
@@ -58,9 +62,9 @@ export function fixOnEarth({ sights, scale, around, solveCompass }: EarthQuestio
   const first = sights[0];
   if (!first) return { found: null, warnings: [warningOf({ code: 'too-few' })] };
   const stations = around?.covariance ?? NO_STATIONS;
-  return settle(first.mark.position, (origin) => {
+  return settle(first.mark.position, (origin, near) => {
     const observations = observationsOf(sights, origin, scale, around);
-    return { ...fixBy({ observations, stations, solveCompass }), asked: observations };
+    return { ...fixBy({ observations, stations, solveCompass, near }), asked: observations };
   });
 }
 
@@ -90,11 +94,12 @@ export function crossingsOnEarth(
   const crossings: LineCrossing[] = [];
   for (const guess of meetings(observationsOf(sights, begin, scale, around), line, begin)) {
     const { found, warnings: said } = settle(positionAt(begin, guess.place), (origin) => {
+      // A stretch is tried from its own crossing, and not from those of others.
       const [from, to] = guess.stretch.map((position) => planePointOf(origin, position));
       const { sigmaMetres } = line;
       const asked = observationsOf(sights, origin, scale, around);
       if (from && to) asked.push({ kind: 'on-line', from, to, sigmaMetres });
-      return { ...fixBy({ observations: asked, stations, solveCompass }), asked };
+      return { ...fixBy({ observations: asked, stations, solveCompass, near: ORIGIN }), asked };
     });
     const { cutDegrees } = guess;
     const isFlat = cutDegrees < REFUSED_CUT;

@@ -16,6 +16,8 @@ export interface FixQuestion {
   readonly stations: StationCovariance;
   /** True to solve for an error of the compass at this place, as by iron. */
   readonly solveCompass: boolean;
+  /** Where one is nearly, where that is known; without it every crossing is tried. */
+  readonly near?: PlanePoint;
 }
 
 /** A bearing of a fix, and how it fits. */
@@ -114,10 +116,10 @@ function noCrossing(bearings: readonly BearingReadAt[]): FixWarning | null {
 }
 
 /** The best of the places that the guesses lead to: ahead of every mark, and fitting best. */
-function bestFix({ observations, stations, solveCompass }: FixQuestion): PointFix | null {
+function bestFix({ observations, stations, solveCompass, near }: FixQuestion): PointFix | null {
   const compassHere = solveCompass ? UNKNOWN_COMPASS ** 2 : 0;
   const options = { stations, compassHere };
-  const found = guesses(observations).flatMap((guess) => {
+  const found = (near ? [near] : guesses(observations)).flatMap((guess) => {
     const fix = pointFix(observations, guess, options);
     return fix?.settled ? [{ fix, behind: behindAt(observations, fix.place).length }] : [];
   });
