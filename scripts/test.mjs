@@ -53,5 +53,7 @@ await allOf({
   ],
   'unused code': ['knip'],
 });
-step('unit and published checks', () => run('npx', 'vitest', 'run', '--project', 'unit'));
+step('unit and published checks', () =>
+  run('npx', 'vitest', 'run', '--project', 'unit', '--project', 'store'),
+);
 step('browser', () => run('npx', 'vitest', 'run', '--project', 'browser'));
