@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+/** It measures how work grows: nothing else may have warmed up what it runs. */
+const TIMED = 'tests/formats/growth.test.ts';
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -10,6 +13,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['tests/{core,sketch,formats,views,api,published,style}/**/*.test.ts'],
+          exclude: [TIMED],
           testTimeout: 300_000,
           // Pure functions share nothing: loading them once for all files halves the time.
           isolate: false,
@@ -19,8 +23,8 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'store',
-          // These replace globals of the browser: the database, the sensors.
-          include: ['tests/{devices,store}/**/*.test.ts'],
+          // These replace globals of the browser (the database, the sensors), or compare times.
+          include: ['tests/{devices,store}/**/*.test.ts', TIMED],
           testTimeout: 300_000,
         },
       },

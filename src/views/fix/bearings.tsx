@@ -20,13 +20,15 @@ interface Props {
   change: (change: Partial<FixDraft>) => void;
   known: Known;
   solution: Solution;
+  /** The known places, as they are offered. */
+  points: readonly KnownPlace[];
   hasLog: boolean;
 }
 
 /** What was read, each with how it fits, and the form for the next. */
-export function Bearings({ draft, here, change, known, solution, hasLog }: Props) {
+export function Bearings(props: Props) {
+  const { draft, here, change, known, solution, points, hasLog } = props;
   const [editing, setEditing] = useState<number | null>(null);
-  const points = known.places.filter((place) => !isLine(place));
   const lines = known.places.filter(isLine);
   // Another tab or Clear may have taken away the one that was being changed.
   const edited = editing === null ? null : (draft.sights[editing] ?? null);

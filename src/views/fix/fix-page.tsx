@@ -1,7 +1,7 @@
 'use client';
 import { Tabs } from 'antd';
 import { useMemo } from 'react';
-import { fixHere } from '@/core/navigation/fix/fix-here';
+import { fixHere, nearestFirst, type FixDraft } from '@/core/navigation/fix/fix-here';
 import { isLine } from '@/core/model/known-place';
 import type { Position } from '@/core/readings/position';
 import { positionOfStation } from '@/core/survey/positions';
@@ -16,7 +16,6 @@ import styles from './fix.module.css';
 import { IdentifyTab, PathsTab } from './tabs/identify';
 import { OrientTab } from './tabs/orient';
 import { PlacesTab } from './tabs/places';
-import { useDraft } from './use-draft';
 import type { Known } from './use-known';
 import { WORDS } from './words';
 
@@ -25,11 +24,12 @@ interface Props {
   /** Null where no outing is under way. */
   open: OpenOuting | null;
   known: Known;
+  draft: FixDraft;
+  change: (change: Partial<FixDraft>) => void;
 }
 
 /** Bearings to known places, and where they put one. */
-export function FixPage({ solution, open, known }: Props) {
-  const [draft, change] = useDraft(open ? solution.outing.id : '');
+export function FixPage({ solution, open, known, draft, change }: Props) {
   const { places } = known;
   const here = useMemo(() => fixHere(solution, draft, places), [solution, draft, places]);
   const isTrue = solution.places.frame.north === 'true';
@@ -64,6 +64,7 @@ export function FixPage({ solution, open, known }: Props) {
             change={change}
             known={known}
             solution={solution}
+            points={nearestFirst(points, at)}
             hasLog={open !== null}
           />
         </div>
@@ -78,7 +79,11 @@ export function FixPage({ solution, open, known }: Props) {
 }
 
 /** What stands beside a fix: the places, and what else they tell. */
-function Rooms({ known, solution, at }: Omit<Props, 'open'> & { at: Position | null }) {
+function Rooms({
+  known,
+  solution,
+  at,
+}: Pick<Props, 'known' | 'solution'> & { at: Position | null }) {
   const points = known.places.filter((place) => !isLine(place));
   const placed = { at, solution, known: points, lines: known.places.filter(isLine) };
   const { tabs } = WORDS;

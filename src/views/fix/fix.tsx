@@ -12,6 +12,7 @@ import { useEarthModels } from '@/views/shared/data/use-earth-models';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { FixPage } from './fix-page';
+import { useDraft } from './use-draft';
 import { useKnown, type Known } from './use-known';
 import { WORDS } from './words';
 
@@ -19,13 +20,23 @@ import { WORDS } from './words';
 export function Fix() {
   const id = useSearchParams().get('id');
   const known = useKnown();
-  return id === null ? <FixAlone known={known} /> : <FixOfOuting known={known} />;
+  return id === null ? <FixAlone known={known} /> : <FixOfOuting id={id} known={known} />;
 }
 
-function FixOfOuting({ known }: { known: Known }) {
+function FixOfOuting({ id, known }: { id: string; known: Known }) {
+  const [draft, change] = useDraft(id);
   const found = useNamedSolution();
   if (!('solution' in found)) return <PlainPage {...found} />;
-  return <FixPage solution={found.solution} open={found.open} known={known} />;
+  return (
+    <FixPage
+      key={id}
+      solution={found.solution}
+      open={found.open}
+      known={known}
+      draft={draft}
+      change={change}
+    />
+  );
 }
 
 /** An outing of today at a known place: where there is none, a fix is solved in it. */
@@ -40,7 +51,10 @@ const scratch = ({ name, positions }: KnownPlace): Outing => ({
 
 function FixAlone({ known }: { known: Known }) {
   const models = useEarthModels('grid');
-  const [first] = known.places;
+  const [draft, change] = useDraft('');
+  // Known places may be far apart: the declination is that of the one that was sighted.
+  const sighted = known.places.find(({ id }) => id === draft.sights[0]?.place);
+  const first = sighted ?? known.places[0];
   const outing = useMemo(
     () => (first ? scratch(first) : blankOuting('fix', WORDS.scratch)),
     [first],
@@ -48,5 +62,6 @@ function FixAlone({ known }: { known: Known }) {
   const solved = useMemo(() => (models ? solve(outing, models) : null), [outing, models]);
   if (known.isLoading || !solved) return <PlainPage words={WORDS.loading} />;
   if (!solved.ok) return <PlainPage words={faultMessage(solved.fault.fault)} alert />;
-  return <FixPage solution={solved.value} open={null} known={known} />;
+  const own = { draft, change };
+  return <FixPage solution={solved.value} open={null} known={known} {...own} />;
 }

@@ -11,10 +11,12 @@ interface FieldProps {
   value: string;
   read: Result<unknown, Fault> | null;
   onChange: (text: string) => void;
+  /** What Enter does. */
+  onEnter?: () => void;
 }
 
 /** A reading as it is typed, and why it can't be read. */
-export const ReadingField = ({ id, label, hint, value, read, onChange }: FieldProps) => (
+export const ReadingField = ({ id, label, hint, value, read, onChange, onEnter }: FieldProps) => (
   <Form.Item
     label={label}
     htmlFor={id}
@@ -26,6 +28,7 @@ export const ReadingField = ({ id, label, hint, value, read, onChange }: FieldPr
       className={styles.figureField}
       value={value}
       onChange={(event) => onChange(event.target.value)}
+      onPressEnter={onEnter}
       autoComplete="off"
     />
   </Form.Item>

@@ -55,7 +55,7 @@ export function SightForm(props: Props) {
   const typed = useTyped(props);
   const [aid, setAid] = useState<Aid>(sight?.distance ? 'distance' : null);
   return (
-    <Form layout="vertical" className={styles.form} onFinish={typed.add}>
+    <Form layout="vertical" className={styles.form}>
       <Form.Item label={WORDS.place} htmlFor="fix-place">
         <Select
           id="fix-place"
@@ -75,6 +75,7 @@ export function SightForm(props: Props) {
         value={typed.bearing}
         read={typed.readBearing}
         onChange={typed.setBearing}
+        onEnter={typed.add}
       />
       <Aids aid={aid} onAid={setAid} typed={typed} />
       <PressButton
@@ -131,6 +132,7 @@ function Aids({ aid, onAid, typed }: AidProps) {
           value={typed.distance}
           read={typed.readDistance}
           onChange={typed.setDistance}
+          onEnter={typed.add}
         />
       )}
     </>

@@ -1,10 +1,10 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import geodesic from 'geographiclib-geodesic';
-import { describe, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder } from '../../support/browser/offer';
-import { PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
+import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const { WGS84 } = geodesic.Geodesic;
 const HERE = { latitude: 54.2032, longitude: -63.5003 };
@@ -149,5 +149,58 @@ describe('a fix', () => {
     const id = await visitor.store(['000 100m']);
     await visitor.goto('fix', id);
     await visitor.reads('main', /Places on a map need the declination/);
+  });
+});
+
+/** Presses Tab until a field has the focus. */
+async function tabTo({ page }: Visitor, selector: string) {
+  for (let presses = 0; presses < 60; presses++) {
+    if (await page.evaluate((at: string) => document.activeElement?.matches(at), selector)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`no Tab leads to ${selector}`);
+}
+
+describe('a fix without sight, mouse or network', () => {
+  it('is taken by keys alone, and says where one is and what each button is for', async () => {
+    const visitor = await Visitor.arrive(PHONE);
+    const { page } = visitor;
+    await visitor.goto('fix');
+    await visitor.pick('Add the places of the demo');
+    await page.waitForSelector('#fix-place');
+    for (const name of ['Bald summit', 'The Notch'] as const) {
+      await tabTo(visitor, '#fix-place');
+      await chooseFrom(visitor, '#fix-place', name);
+      await tabTo(visitor, '#fix-bearing');
+      await page.keyboard.type(trueTo(name));
+      await page.keyboard.press('Enter');
+      await visitor.reads('[aria-label="Bearings"]', new RegExp(`${name}${trueTo(name)}`));
+    }
+    await visitor.reads(`${SENTENCE}[role=status]`, /You are within 2\d\d m/);
+    const names = await page.$$eval('[aria-label="Bearings"] li button', (buttons) =>
+      buttons.map((button) => button.getAttribute('aria-label')),
+    );
+    expect(names).toHaveLength(4);
+    expect(new Set(names).size).toBe(4);
+
+    // By a thumb on the dial: a bearing and its place, and no keyboard.
+    await visitor.pick('Dial');
+    const dial = (await page.waitForSelector('[aria-label="Bearings"] [role=slider]'))!;
+    await dial.scrollIntoView();
+    const box = (await dial.boundingBox())!;
+    await page.touchscreen.tap(box.x + box.width * 0.95, box.y + box.height / 2);
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('#fix-bearing')?.value === '090',
+    );
+
+    // The page and its computation are there without a network, with what was typed.
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.reload();
+    await visitor.workerInstalled();
+    await page.setOfflineMode(true);
+    await page.reload();
+    await visitor.reads(SENTENCE, /You are within 2\d\d m/);
+    await page.setOfflineMode(false);
+    await visitor.leave();
   });
 });

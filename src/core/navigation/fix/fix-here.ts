@@ -1,10 +1,12 @@
 import { readBearingText } from '../../readings/texts/read-bearing-text';
 import { readDistanceText } from '../../readings/texts/read-distance-text';
 import type { Fault } from '../../faults/fault';
+import { planePointOf } from '../../place/geodesic';
 import { isLine, type KnownPlace } from '../../model/known-place';
 import { convertedReading } from '../../north/norths';
 import { bearingDegrees, type BearingReading } from '../../readings/bearing';
 import type { DistanceReading } from '../../readings/distance';
+import type { Position } from '../../readings/position';
 import { nameKey } from '../../readings/name';
 import { comparedWith, startSight, type Comparison } from '../../survey/fix/log-fix';
 import { logSights } from '../../survey/fix/log-sights';
@@ -28,6 +30,7 @@ import {
 import { slipsHere, type FixSlip, type WrittenSight } from '../../survey/fix/slips-here';
 import { sharedScale } from '../../survey/shared-scale';
 import { asWalked, type Solution } from '../../survey/solution';
+import { lengthOf } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
 import type { Degrees } from '../../units/units';
 
@@ -89,6 +92,15 @@ export const markOf = ({ name, positions, withinMetres }: KnownPlace): KnownMark
   position: positions[0]!,
   sigmaMetres: squareSigma(withinMetres),
 });
+
+/** Known places by how near they are; as they are where nobody knows from where. */
+export function nearestFirst(known: readonly KnownPlace[], at: Position | null): KnownPlace[] {
+  if (!at) return [...known];
+  const metres = new Map(
+    known.map((place) => [place, lengthOf(planePointOf(at, place.positions[0]!))]),
+  );
+  return [...known].sort((a, b) => (metres.get(a) ?? 0) - (metres.get(b) ?? 0));
+}
 
 /** How well a line of a map is drawn and read, one sigma: the width of a pen. Common practice. */
 const LINE_METRES = 15;

@@ -28,12 +28,15 @@ export function inDirection(
       const there = azimuthOf(point);
       const offDegrees = signedDifference(bearingDegrees, there);
       const metres = lengthOf(point);
-      if (metres < AT_HAND_METRES || Math.abs(offDegrees) > most) return [];
+      if (metres < AT_HAND_METRES || metres > OUT_OF_SIGHT_METRES) return [];
+      if (Math.abs(offDegrees) > most) return [];
       return [{ mark, bearingDegrees: there, offDegrees, metres }];
     })
     .sort((a, b) => Math.abs(a.offDegrees) - Math.abs(b.offDegrees));
 }
 const AT_HAND_METRES: Metres = 10;
+/** Nothing is told apart by eye from farther away. Common practice, no source. */
+const OUT_OF_SIGHT_METRES: Metres = 100_000;
 
 /** A line feature near a place, and how its nearest stretch runs. */
 export interface PathHere {

@@ -79,7 +79,7 @@ export function PlaceForm(props: Props) {
   const typed = useTyped(props);
   const { name, where, square, nameFault, isTaken, wrong, read, fault, put } = typed;
   return (
-    <Form layout="vertical" className={styles.form} onFinish={() => void put()}>
+    <Form layout="vertical" className={styles.form}>
       <Form.Item
         label={WORDS.name}
         htmlFor="known-name"
@@ -91,6 +91,7 @@ export function PlaceForm(props: Props) {
           value={name}
           maxLength={200}
           onChange={(event) => typed.setName(event.target.value)}
+          onPressEnter={() => void put()}
           autoComplete="off"
         />
       </Form.Item>
@@ -115,6 +116,7 @@ export function PlaceForm(props: Props) {
           className={styles.figureField}
           value={square}
           onChange={(event) => typed.setSquare(event.target.value)}
+          onPressEnter={() => void put()}
           autoComplete="off"
         />
       </Form.Item>

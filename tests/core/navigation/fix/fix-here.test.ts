@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { directionRead, fixHere, type FixDraft } from '@/core/navigation/fix/fix-here';
+import {
+  directionRead,
+  fixHere,
+  nearestFirst,
+  type FixDraft,
+} from '@/core/navigation/fix/fix-here';
 import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
 import { readTypedPlaces } from '@/core/navigation/fix/typed-places';
 import { wayFromFix } from '@/core/navigation/fix/way-from';
@@ -163,6 +168,18 @@ describe('a fix as it is typed', () => {
     expect(way.bearing.magnetic).toBeCloseTo(260, 1);
     expect(way.paces).toBeCloseTo(1170, 0);
     expect(way.within95Metres).toBeGreaterThan(found!.fix.ellipse.semiMajorMetres);
+  });
+
+  it('offers the nearest places first', () => {
+    const far = place('Far', 0, 9000);
+    expect(nearestFirst([far, ...KNOWN], HERE).map(({ name }) => name)).toEqual([
+      'Brook',
+      'Mast',
+      'Church',
+      'Hill',
+      'Far',
+    ]);
+    expect(nearestFirst([far, KNOWN[0]!], null)[0]).toBe(far);
   });
 
   it('reads places and lines row by row', () => {

@@ -266,6 +266,7 @@ describe('what helps', () => {
     const known = [
       markFrom('far off', 80, 500),
       markFrom('two', 62, 900),
+      markFrom('abroad', 60, 400_000),
       markFrom('one', 59, 4000),
     ];
     const found = inDirection(HERE, 60, known, 10);
