@@ -2,7 +2,10 @@ import type { EarthFix } from '@/core/survey/fix/on-earth';
 import { sightLine } from '@/core/survey/fix/point/cuts';
 import type { Ellipse } from '@/core/errors/ellipse';
 import {
+  azimuthOf,
   boundsOf,
+  offsetFromLine,
+  polar,
   lengthOf,
   ORIGIN,
   sumOf,
@@ -51,6 +54,19 @@ export function fixScene({ fix, observations }: EarthFix): FixScene {
     lines.push({ name: each.mark.name, from, to: sumOf(from, by), kind: 'bearing' });
   }
   return { lines, marks: [...marks.values()], circles, ellipse: fix.ellipse };
+}
+
+/** The point so far from the place where the line of a mark has its name in a close-up. */
+export function nameOnLine(
+  { lines }: FixScene,
+  mark: PlanePoint & { name: string },
+  metres: Metres,
+) {
+  const near = polar(azimuthOf(mark), metres);
+  const line = lines.find(({ name }) => name === mark.name);
+  if (!line) return near;
+  const { along } = offsetFromLine(near, line.from, line.to);
+  return sumOf(line.from, polar(azimuthOf(vectorBetween(line.from, line.to)), along));
 }
 
 /** How much of a fix is looked at: all marks, or the triangle of error and the ellipse. */

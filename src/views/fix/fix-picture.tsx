@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { EarthFix } from '@/core/survey/fix/on-earth';
-import { polar, type PlanePoint } from '@/core/units/plane';
+import type { PlanePoint } from '@/core/units/plane';
 import { visibleText } from '@/core/units/visible';
-import { fixScene, fixView, type FixLine, type FixZoom } from '@/sketch/fix-scene';
+import { fixScene, fixView, nameOnLine, type FixLine, type FixZoom } from '@/sketch/fix-scene';
 import { onScreen, type View } from '@/sketch/view';
 import { ScaleBar } from '@/views/shared/sketch/scale-bar';
 import styles from './fix-picture.module.css';
@@ -50,23 +50,33 @@ export function FixPicture({ found }: { found: EarthFix }) {
           <SightLine key={index} line={line} view={view} />
         ))}
         {scene.marks.map((mark) => (
-          <MarkName key={mark.name} name={mark.name} at={mark} view={view} zoom={zoom} />
+          <MarkName
+            key={mark.name}
+            name={mark.name}
+            at={zoom === 'whole' ? mark : nameOnLine(scene, mark, NEAR_LABEL / view.k)}
+            view={view}
+            zoom={zoom}
+          />
         ))}
         <path
           className={styles.here}
           d={`M${here.x - 9} ${here.y}h18M${here.x} ${here.y - 9}v18`}
         />
         <ScaleBar view={view} height={SIZE.height} paceMetres={null} gridMetres={null} />
-        <g className={styles.north} transform={`translate(${NORTH.x} ${NORTH.y})`}>
-          <path d="M0 0V-40M-5 -30L0 -42L5 -30" />
-          <text y={16} textAnchor="middle">
-            true
-          </text>
-        </g>
+        <NorthArrow />
       </svg>
     </figure>
   );
 }
+
+const NorthArrow = () => (
+  <g className={styles.north} transform={`translate(${NORTH.x} ${NORTH.y})`}>
+    <path d="M0 0V-40M-5 -30L0 -42L5 -30" />
+    <text y={16} textAnchor="middle">
+      true
+    </text>
+  </g>
+);
 
 function SightLine({ line, view }: { line: FixLine; view: View }) {
   const [from, to] = [onScreen(view, line.from), onScreen(view, line.to)];
@@ -98,9 +108,7 @@ function MarkName({
   view: View;
   zoom: FixZoom;
 }) {
-  const azimuth = (Math.atan2(at.east, at.north) * 180) / Math.PI;
-  const { x, y } =
-    zoom === 'whole' ? onScreen(view, at) : onScreen(view, polar(azimuth, NEAR_LABEL / view.k));
+  const { x, y } = onScreen(view, at);
   const isLeft = x > SIZE.width / 2;
   const side = isLeft ? -LABEL_GAP : LABEL_GAP;
   return (

@@ -83,8 +83,6 @@ export interface FixHere extends EarthAnswer {
   readonly next: NextMark | null;
   readonly slips: readonly FixSlip[];
   readonly reckoned: Comparison | null;
-  /** The ellipse of the bearings alone would differ: true where the log was joined. */
-  readonly joined: boolean;
 }
 
 export const markOf = ({ name, positions, withinMetres }: KnownPlace): KnownMark => ({
@@ -198,7 +196,6 @@ export function fixHere(
     sights,
     crossings: onLine?.crossings ?? [],
     fromLog: fromLog.length,
-    joined: fromLog.length > 0,
     next:
       found &&
       nextMark(

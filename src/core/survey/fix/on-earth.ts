@@ -1,8 +1,8 @@
 import { planePointOf, positionAt } from '../../place/geodesic';
 import type { SharedScale } from '../../errors/sources/source';
 import type { Position } from '../../readings/position';
-import { lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
-import type { Degrees } from '../../units/units';
+import { azimuthOf, lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
+import { degrees, type Degrees } from '../../units/units';
 import { crossing, cutBetween, sightLine } from './point/cuts';
 import { fixBy, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
 import type { BearingReadAt, Observation } from './point/observation';
@@ -91,6 +91,7 @@ export function crossingsOnEarth(
   }
   const stations = around?.covariance ?? NO_STATIONS;
   const warnings: FixAnswer['warnings'][number][] = [];
+  const why: FixAnswer['warnings'][number][] = [];
   const crossings: LineCrossing[] = [];
   for (const guess of meetings(observationsOf(sights, begin, scale, around), line, begin)) {
     const { found, warnings: said } = settle(positionAt(begin, guess.place), (origin) => {
@@ -103,21 +104,26 @@ export function crossingsOnEarth(
     });
     const { cutDegrees } = guess;
     const isFlat = cutDegrees < REFUSED_CUT;
-    const flat = isFlat ? [warningOf({ code: 'cut-flat', cutDegrees, refused: true })] : said;
-    for (const warning of flat) {
-      if (!warnings.some(({ message }) => message === warning.message)) warnings.push(warning);
+    if (!found || isFlat) {
+      why.push(...(isFlat ? [warningOf({ code: 'cut-flat', cutDegrees, refused: true })] : said));
+      continue;
     }
-    if (!found || isFlat) continue;
     const isKnown = crossings.some(
       ({ position }) => lengthOf(planePointOf(position, found.position)) < SAME_CROSSING_METRES,
     );
-    if (!isKnown) crossings.push({ ...found, cutDegrees });
+    if (isKnown) continue;
+    crossings.push({ ...found, cutDegrees });
+    warnings.push(...said);
   }
-  if (crossings.length === 0 && warnings.length === 0) {
-    warnings.push(warningOf({ code: 'no-crossing' }));
-  }
+  // What was wrong with a crossing that is not offered matters only where none is.
+  if (crossings.length === 0) warnings.push(why[0] ?? warningOf({ code: 'no-crossing' }));
   const fit = ({ fix }: LineCrossing) => fix.test?.chiSquare ?? 0;
-  return { crossings: crossings.sort((a, b) => fit(a) - fit(b)), warnings };
+  return {
+    crossings: crossings.sort((a, b) => fit(a) - fit(b)),
+    warnings: warnings.filter(
+      ({ message }, i) => warnings.findIndex((each) => each.message === message) === i,
+    ),
+  };
 }
 
 /** Where lines of sight meet the stretches of a line, with the mark ahead. */
@@ -140,8 +146,7 @@ function* meetings(
       // `metresOfOther` is how far before its first corner: beyond it is negative.
       const beyond = met ? -met.metresOfOther : NaN;
       if (!met || met.metres < 0 || !(beyond >= -ROUNDING && beyond <= length + ROUNDING)) continue;
-      const sight = (bearing.bearing * 180) / Math.PI;
-      const cutDegrees = cutBetween(sight, (Math.atan2(toward.east, toward.north) * 180) / Math.PI);
+      const cutDegrees = cutBetween(degrees(bearing.bearing), azimuthOf(toward));
       const [a, b] = [positions[i - 1]!, positions[i]!];
       yield { place: met.place, stretch: [a, b], cutDegrees };
     }
