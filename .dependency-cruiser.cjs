@@ -15,13 +15,14 @@ const CORE = [
   ['readings'],
   ['entries'],
   ['model'],
-  ['place', 'pacing'],
+  ['place', 'pacing', 'terrain'],
   ['north', 'errors'],
   ['survey'],
   ['navigation', 'checks'],
   ['learning'],
   ['log-text'],
   ['edit'],
+  ['practice'],
 ];
 
 /** A rule for each row but the last: its folders may not import those of the rows below. */

@@ -17,6 +17,8 @@ export default defineConfig({
           testTimeout: 300_000,
           // Pure functions share nothing: loading them once for all files halves the time.
           isolate: false,
+          // By itself the runner would leave one of two cores idle.
+          maxWorkers: 2,
         },
       },
       {
@@ -26,6 +28,7 @@ export default defineConfig({
           // These replace globals of the browser (the database, the sensors), or compare times.
           include: ['tests/{devices,store}/**/*.test.ts', TIMED],
           testTimeout: 300_000,
+          maxWorkers: 1,
         },
       },
       {

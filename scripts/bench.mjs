@@ -14,4 +14,6 @@ run('npx', 'tsx', 'bench/arrivals.ts');
 run('npx', 'tsx', 'bench/large-logbook.ts');
 run('npx', 'tsx', 'bench/long-log.ts');
 run('npx', 'tsx', 'bench/growth.ts');
+run('npx', 'tsx', 'bench/picture.ts');
+run('npx', 'tsx', 'bench/practice.ts');
 run('npx', 'tsx', 'bench/requests.ts');

@@ -22,17 +22,7 @@ const press = async (page, text) => {
   const found = await page.waitForSelector(`::-p-text(${text})`, { visible: true });
   await found.evaluate((element) => element.closest('button').click());
 };
-/** The keys of the number pad, in the order in which they are. */
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'Erase', '0'];
-const key = (digit) => `[aria-label="Number pad"] button:nth-child(${KEYS.indexOf(digit) + 1})`;
-
 const label = (text) => `[aria-label="${text}"]`;
-
-async function turnDial(page, turns) {
-  await page.waitForSelector('[role=slider]', { visible: true });
-  await page.focus('[role=slider]');
-  for (let turn = 0; turn < turns; turn++) await page.keyboard.press('PageUp');
-}
 
 async function countPaces(page) {
   await page.type('#follow', '231');
@@ -57,17 +47,68 @@ async function calibrate(page) {
   await page.waitForSelector('canvas');
 }
 
-async function stepOff(page) {
-  await turnDial(page, 33);
-  await page.type('#place', 'Cairn on the left of the path, dead birch');
-  await page.click('button.ant-btn-primary');
-  await page.waitForSelector('[data-testid=way-back]');
+/** Round by thirties until the summit that is asked for is in view. */
+async function turnToSummit(page) {
+  for (let turns = 0; turns < 12; turns++) {
+    const isSeen = await page.$eval('[data-testid=panorama]', (view) =>
+      view.getAttribute('aria-label').includes('Wend Brae'),
+    );
+    if (isSeen) return;
+    await page.click(label('Turn yourself +30°'));
+  }
 }
 
-async function chooseFirstWarning(page) {
-  await page.$eval('[role=listbox]', (list) => list.scrollTo(0, 0));
-  await page.waitForSelector('#line-7');
-  await page.click('#line-7');
+/** Once round by tens, until the needle is nearly in its arrow. */
+async function turnCompass(page) {
+  await page.focus('[data-testid=compass]');
+  await page.keyboard.down('Shift');
+  for (let turns = 0; turns < 9; turns++) await page.keyboard.press('ArrowUp');
+  for (let turns = 0; turns < 14; turns++) await page.keyboard.press('ArrowLeft');
+  await page.keyboard.up('Shift');
+}
+
+/** A walk in fog on the same country each time, logged as it was set, and its truth. */
+async function walkInFog(page) {
+  await page.evaluate(() => {
+    crypto.getRandomValues = (numbers) => numbers.fill(17);
+  });
+  await press(page, 'Start a blind walk');
+  await page.waitForSelector('#walk-paces');
+  const walk = page.url();
+  const legs = [
+    [9, '150'],
+    [8, '120'],
+    [10, '130'],
+  ];
+  for (const [index, [turns, paces]] of legs.entries()) {
+    for (let turn = 0; turn < turns; turn++) await page.click(label('Dial +10°'));
+    await press(page, 'Turn until the needle is in its arrow');
+    await page.type('#walk-paces', paces);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (number) => document.body.textContent.includes(`Leg ${number}:`),
+      {},
+      index + 1,
+    );
+  }
+  const said = await page.$eval('[data-testid=walked-legs]', (list) => list.textContent);
+  const counts = said.match(/(?<=: )\d+(?= pace)/g);
+  await page.goto(walk.replace('practice?walk', 'outing?id'));
+  await page.waitForSelector(LINE);
+  for (const [index, bearing] of ['090', '170', '270'].entries()) {
+    await page.type(LINE, `${bearing} ${counts[index]}p`);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction((at) => document.querySelector(at).value === '', {}, LINE);
+  }
+  await page.goto(walk);
+  await press(page, 'I am back');
+  await page.waitForSelector('[data-testid=track-logged]');
+}
+
+/** The demo's map with the demo's route over it. */
+async function addDemoMap(page) {
+  await press(page, 'Add the demo map');
+  await page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
 }
 
 async function previewDayTwo(page) {
@@ -105,7 +146,20 @@ const PICTURES = [
     ready: '[aria-label=Fix]',
     act: takeFix,
   },
-  { name: 'outing-phone', viewport: PHONE, path: OUTING },
+  {
+    name: 'practice-compass',
+    path: '/practice?exercise=set-and-face&seed=5&course=demo',
+    ready: '[data-testid=compass]',
+    act: turnCompass,
+  },
+  {
+    name: 'practice-panorama-phone',
+    viewport: PHONE,
+    path: '/practice?exercise=sight&seed=5&course=demo',
+    ready: '[data-testid=panorama]',
+    act: turnToSummit,
+  },
+  { name: 'practice-walk', path: '/practice', ready: '#blind-walks', act: walkInFog },
   {
     name: 'sketch-phone-night',
     viewport: PHONE,
@@ -120,17 +174,12 @@ const PICTURES = [
     ready: '[data-testid=answer-bearing]',
   },
   {
-    name: 'keypad-phone',
-    viewport: PHONE,
-    path: OUTING,
-    act: async (page) => {
-      await page.click(label('Keypad: dial and number keys'));
-      await page.waitForSelector(key('0'), { visible: true });
-      for (const digit of '22065') await page.click(key(digit));
-    },
+    name: 'route',
+    path: '/route?id=demo-plateau',
+    ready: '[data-testid=legs-of-route]',
+    act: (page) => press(page, '1. To Gauge 2'),
   },
-  { name: 'settings', path: OUTING, act: openSettings },
-  { name: 'warnings', path: OUTING, act: chooseFirstWarning },
+  { name: 'map', path: '/map?route=demo-plateau', ready: '#pictures', act: addDemoMap },
   { name: 'declination', path: ofDemo('/declination') },
   {
     name: 'uncertainty',
@@ -146,13 +195,6 @@ const PICTURES = [
     act: countPaces,
   },
   { name: 'pacing', path: ofDemo('/pacing'), act: calibrate },
-  {
-    name: 'step-off-phone',
-    viewport: PHONE,
-    path: '/step-off',
-    ready: '[role=slider]',
-    act: stepOff,
-  },
   {
     name: 'way-home',
     viewport: { width: 1280, height: 1300 },
@@ -174,12 +216,6 @@ const PICTURES = [
     act: (page) => page.click(label('Uncertainty')),
   },
 ];
-
-/** The settings come with the component library, when they are asked for. */
-async function openSettings(page) {
-  await page.click(label('Settings'));
-  await page.waitForSelector('#set-pace', { visible: true });
-}
 
 async function takePicture(browser, url, picture) {
   const { name, viewport = DESK, theme = 'day', path, act } = picture;

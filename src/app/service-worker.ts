@@ -36,8 +36,8 @@ const serwist = new Serwist({
   precacheEntries: entries,
   precacheOptions: {
     cacheName,
-    // One page serves every outing: its id is in the query, and so is the bearing to follow.
-    ignoreURLParametersMatching: [/^(id|follow)$/],
+    // One page serves every outing: what it is about is in the query, whatever its name.
+    ignoreURLParametersMatching: [/^/],
     urlManipulation: ({ url }) => {
       const path = OLD_PATHS[url.pathname];
       return path === undefined ? [] : [new URL(path, url)];

@@ -13,7 +13,7 @@ import {
   type PlanePoint,
 } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
-import type { Size, View } from './view';
+import { viewOfBounds, type Size, type View } from './view';
 
 /** A line on which one reading puts the traveller. */
 export interface FixLine {
@@ -83,17 +83,6 @@ export function fixView({ marks, ellipse }: FixScene, zoom: FixZoom, size: Size)
     { east: -reach, north: -reach },
     { east: reach, north: reach },
   ];
-  const { west, east, south, north } = boundsOf(
-    zoom === 'near' ? around : [ORIGIN, ...marks, ...around],
-  );
-  const k = Math.min(
-    (size.width - 2 * MARGIN) / (east - west),
-    (size.height - 2 * MARGIN) / (north - south),
-  );
-  return {
-    k,
-    x: size.width / 2 - (k * (west + east)) / 2,
-    y: size.height / 2 + (k * (south + north)) / 2,
-    turn: 0,
-  };
+  const bounds = boundsOf(zoom === 'near' ? around : [ORIGIN, ...marks, ...around]);
+  return viewOfBounds(bounds, size, MARGIN);
 }

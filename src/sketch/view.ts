@@ -92,6 +92,24 @@ export function fitView(
   };
 }
 
+/** The view that shows a rectangle of the plane in the middle, north up, with a margin around. */
+export function viewOfBounds(
+  { west, east, south, north }: Bounds,
+  { width, height }: Size,
+  margin: number,
+): View {
+  const k = Math.min(
+    (width - 2 * margin) / Math.max(1, east - west),
+    (height - 2 * margin) / Math.max(1, north - south),
+  );
+  return {
+    k,
+    x: width / 2 - (k * (west + east)) / 2,
+    y: height / 2 + (k * (south + north)) / 2,
+    turn: 0,
+  };
+}
+
 /**
  * The largest round length whose bar is at most this many pixels; round in a unit of so many
  * metres.

@@ -1,7 +1,8 @@
 import dayjs from 'dayjs';
 import { logbookOf, type Logbook } from '../core/model/logbook';
 import type { Outing } from '../core/model/outing';
-import { storedAreas } from './areas/areas';
+import { areaLogs } from './documents/areas';
+import { routeLogs } from './documents/routes';
 import type { CairnDatabase, DailyCopy } from './database';
 import { knownPlaces } from './known/known-places';
 import { changeLogs } from './outings';
@@ -9,8 +10,8 @@ import { paceProfiles } from './profiles';
 import { replay } from './replay';
 
 /**
- * All outings, areas and known places. A damaged outing is there up to the damage, with its raw
- * records.
+ * All outings, areas, routes and known places. A damaged outing is there up to the damage, with
+ * its raw records.
  */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
   const outings: Outing[] = [];
@@ -20,11 +21,12 @@ export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<
     if (damage) damagedJournals.push(...records);
     if (state && !state.discarded) outings.push(state.outing);
   }
-  const areas = (await storedAreas(database)).map(({ area }) => area);
+  const areas = (await areaLogs.all(database)).map(({ document }) => document);
+  const routes = (await routeLogs.all(database)).map(({ document }) => document);
   const profiles = await paceProfiles(database);
   const known = await knownPlaces(database);
   return {
-    ...logbookOf(outings, now.toISOString(), profiles, areas, known),
+    ...logbookOf(outings, now.toISOString(), profiles, { areas, knownPlaces: known, routes }),
     ...(damagedJournals.length > 0 ? { damagedJournals } : {}),
   };
 }

@@ -57,11 +57,16 @@ export class CountSession {
     return written;
   };
 
-  /** The number of the newest record of any tab; null where the store can't be read. */
-  readonly newest = async (): Promise<number | null> => {
+  /**
+   * The count with every tap of this tab, also those that are still being written; null where
+   * another tab has gone on with it meanwhile, or where the store can't be read.
+   */
+  readonly settled = async (): Promise<Count | null> => {
     await this.queue;
+    if (!this.opened) await this.readOn();
+    const { count } = this;
     await this.readOn();
-    return this.state.status === 'ready' ? this.count.number : null;
+    return this.state.status === 'ready' && this.count.number === count.number ? count : null;
   };
 
   private show(state: CountState): void {

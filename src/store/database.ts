@@ -1,14 +1,18 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
-import type { AreaRecord } from './areas/change';
+import type { DocumentTable } from './documents/change';
 import type { KnownPlace } from '../core/model/known-place';
+import type { MapPicture } from '../core/model/map-picture';
 import type { PaceProfile } from '../core/model/pace-profile';
+import type { Attempt } from '../core/practice/attempt';
+import type { Course, CourseResults } from '../core/practice/course';
+import type { BlindWalk } from '../core/practice/walk/walker';
 import type { CountRecord } from './count';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 8;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -26,16 +30,44 @@ export interface Mark {
   readonly changes: number;
 }
 
-/** The app's database: change logs, counts, pace profiles, daily copies, areas, known places. */
+/** The pixels of a map's picture as a file, and a small one for lists. */
+export interface PictureFile {
+  readonly id: string;
+  readonly blob: Blob;
+  readonly thumbnail: Blob;
+}
+
+/** Results of a course that a learner handed back. */
+export interface KeptResults extends CourseResults {
+  readonly id: string;
+}
+
+/** A walk in fog, by the outing that it is logged in: what was set, and nothing that follows. */
+export interface KeptWalk extends BlindWalk {
+  readonly outing: string;
+  /** The place that it began at, and should end at. */
+  readonly startName: string;
+  /** True once the walker has said to be home. */
+  readonly isOver: boolean;
+}
+
+/** The app's database: change logs, counts, profiles, copies, known places, pictures, practice. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
   declare readonly profiles: Table<PaceProfile, string>;
   declare readonly copies: Table<DailyCopy, string>;
   declare readonly marks: Table<Mark, string>;
-  declare readonly areas: Table<AreaRecord, [string, number]> & EntityTable<AreaRecord>;
+  declare readonly areas: DocumentTable;
+  declare readonly routes: DocumentTable;
   declare readonly snapshots: Table<Snapshot, string>;
   declare readonly knownPlaces: Table<KnownPlace, string>;
+  declare readonly pictures: Table<MapPicture, string>;
+  declare readonly pictureFiles: Table<PictureFile, string>;
+  declare readonly attempts: Table<Attempt, string>;
+  declare readonly courses: Table<Course, string>;
+  declare readonly courseResults: Table<KeptResults, string>;
+  declare readonly blindWalks: Table<KeptWalk, string>;
 
   constructor(name = 'cairn-back') {
     // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
@@ -47,7 +79,14 @@ export class CairnDatabase extends Dexie {
     this.version(3).stores({ copies: 'day', marks: 'name' });
     this.version(4).stores({ snapshots: 'outing' });
     this.version(5).stores({ areas: '[area+number]' });
-    this.version(SCHEMA_VERSION).stores({ knownPlaces: 'id' });
+    this.version(6).stores({ knownPlaces: 'id' });
+    this.version(7).stores({ routes: '[route+number]', pictures: 'id', pictureFiles: 'id' });
+    this.version(SCHEMA_VERSION).stores({
+      attempts: 'id',
+      courses: 'id',
+      courseResults: 'id',
+      blindWalks: 'outing',
+    });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.

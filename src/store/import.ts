@@ -5,7 +5,10 @@ import type { PaceProfile } from '../core/model/pace-profile';
 import type { Change } from './change';
 import type { CairnDatabase } from './database';
 import { areaSchema, type Area } from '../core/model/area';
-import { importArea, withIds } from './areas/import-area';
+import { withIds } from './documents/area-ids';
+import { areaLogs } from './documents/areas';
+import { routeLogs } from './documents/routes';
+import { routeSchema, type Route } from '../core/model/route';
 import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
 import { mergeKnownPlaces } from './known/known-places';
 import { replayed } from './outings';
@@ -28,8 +31,9 @@ export interface ImportResult {
   readonly skipped: number;
   /** Ids of those that exist now. */
   readonly ids: readonly string[];
-  /** Areas that were added. */
+  /** Areas and routes that were added. */
   readonly areas: readonly string[];
+  readonly routes: readonly string[];
 }
 
 async function conflictOf(
@@ -81,6 +85,7 @@ export interface ImportOptions {
   readonly newId: () => string;
   readonly areas?: readonly Area[];
   readonly knownPlaces?: readonly KnownPlace[];
+  readonly routes?: readonly Route[];
   /** Told the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
@@ -156,8 +161,8 @@ class Importer {
 }
 
 /**
- * Imports outings, profiles, areas and known places: all of them or, when anything fails, none.
- * Durable when the promise resolves. Two outings of one id in the same file are kept as two.
+ * Imports outings, profiles, areas, routes and known places: all of them or, when anything fails,
+ * none. Durable when the promise resolves. Two outings of one id in the same file are kept as two.
  * Profiles are merged: a calibration that exists stays as it is.
  */
 export async function importOutings(
@@ -165,13 +170,27 @@ export async function importOutings(
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  { now, newId, areas = [], knownPlaces = [], onProgress }: ImportOptions,
+  { now, newId, areas = [], knownPlaces = [], routes = [], onProgress }: ImportOptions,
 ): Promise<ImportResult> {
   const checked = outings.map((outing) => outingSchema.parse(outing));
   const surveys = areas.map((area) => areaSchema.parse(area));
-  const result = { added: 0, replaced: 0, skipped: 0, ids: [] as string[], areas: [] as string[] };
+  const result = {
+    added: 0,
+    replaced: 0,
+    skipped: 0,
+    ids: [] as string[],
+    areas: [] as string[],
+    routes: [] as string[],
+  };
+  const plans = routes.map((route) => routeSchema.parse(route));
   const known = knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace);
-  const tables = [database.changes, database.profiles, database.areas, database.knownPlaces];
+  const tables = [
+    database.changes,
+    database.profiles,
+    database.areas,
+    database.routes,
+    database.knownPlaces,
+  ];
   await database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
     const importer = new Importer(database, now.toISOString(), newId, before);
@@ -184,8 +203,12 @@ export async function importOutings(
     for (const profile of profiles) await mergeProfile(database, profile);
     await mergeKnownPlaces(database, known, newId);
     for (const area of surveys) {
-      const id = await importArea(database, withIds(area, importer.renamed), now, newId);
+      const id = await areaLogs.import(database, withIds(area, importer.renamed), now, newId);
       if (id !== null) result.areas.push(id);
+    }
+    for (const route of plans) {
+      const id = await routeLogs.import(database, route, now, newId);
+      if (id !== null) result.routes.push(id);
     }
   });
   return result;

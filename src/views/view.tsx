@@ -31,6 +31,9 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   guide: furnished(() => import('./guide/guide').then((it) => it.Guide)),
   'step-off': furnished(() => import('./step-off/step-off').then((it) => it.StepOff)),
   area: furnished(() => import('./area/area').then((it) => it.AreaView)),
+  route: furnished(() => import('./route/route').then((it) => it.RouteView)),
+  map: furnished(() => import('./map/map').then((it) => it.MapView)),
+  practice: furnished(() => import('./practice/practice').then((it) => it.PracticeView)),
 };
 
 /** A view by its name. It begins anew when figures are to be shown in other units. */

@@ -19,6 +19,9 @@ export const VIEWS = [
   { id: 'guide', path: '/guide', title: 'Guide', menu: 'checks and method' },
   { id: 'step-off', path: '/step-off', title: 'Step off', menu: null },
   { id: 'area', path: '/area', title: 'Area', menu: null },
+  { id: 'route', path: '/route', title: 'Route', menu: null },
+  { id: 'map', path: '/map', title: 'Map', menu: null },
+  { id: 'practice', path: '/practice', title: 'Practice', menu: null },
 ] as const;
 
 export type View = (typeof VIEWS)[number];

@@ -38,6 +38,7 @@ export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 't
   readonly outings: readonly OfferedOuting[];
   readonly profiles: number;
   readonly areas: number;
+  readonly routes: number;
   readonly knownPlaces: number;
   readonly table?: TableHead;
 }

@@ -1,3 +1,4 @@
+import '../core/place/grid-reader-provided';
 import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
@@ -45,6 +46,7 @@ export class FilesRun implements FilesWorker {
         messages,
         profiles,
         areas = [],
+        routes = [],
         knownPlaces = [],
         table,
         thinned,
@@ -59,6 +61,7 @@ export class FilesRun implements FilesWorker {
         outings: candidates.map(offeredOuting),
         profiles: profiles.length,
         areas: areas.length,
+        routes: routes.length,
         knownPlaces: knownPlaces.length,
         ...(table && { table: tableHead(table) }),
       };
@@ -73,13 +76,14 @@ export class FilesRun implements FilesWorker {
     onProgress: OnProgress,
   ): ReturnType<FilesWorker['import']> {
     if (!this.contents) throw new Error('nothing was read that could be imported');
-    const { outings, profiles, areas, knownPlaces } = this.contents;
+    const { outings, profiles, areas, routes, knownPlaces } = this.contents;
     const choose = (_outing: unknown, index: number) => choices[index] ?? 'keep-both';
     try {
       const result = await importOutings(this.database, outings, profiles, choose, {
         now: new Date(),
         newId,
         areas,
+        routes,
         knownPlaces,
         onProgress: inSteps(onProgress),
       });

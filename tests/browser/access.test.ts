@@ -1,36 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import type { AxeResults } from 'axe-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { THEMES } from '@/ui/theme/theme-script';
 import { VIEWS } from '@/views/views';
 import { freePort, startServer } from '../../scripts/server.mjs';
+import { findings, findingsInThemes } from '../support/browser/axe';
 import { DESK, PHONE, Visitor } from '../support/browser/visitor';
-
-const axeSource = readFileSync(
-  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
-  'utf8',
-);
-
-/** Rules that depend on the theme; all others are the same in each. */
-const CONTRAST = ['color-contrast', 'link-in-text-block'];
-
-/** What axe finds on the page as it is, a line for each finding. */
-async function findings({ page }: Visitor, rules?: readonly string[]): Promise<string[]> {
-  // Through the debugger: the page's own policy would not let a script in.
-  await page.evaluate(axeSource);
-  const only = rules ? { runOnly: { type: 'rule', values: rules } } : {};
-  const results = (await page.evaluate(`axe.run(${JSON.stringify(only)})`)) as AxeResults;
-  return results.violations.flatMap(({ id, nodes }) =>
-    nodes.map((node) => `${id}: ${node.html.slice(0, 120)} ${node.failureSummary?.slice(0, 160)}`),
-  );
-}
-
-/** Waits until nothing moves: half-faded text has no fair contrast. */
-const still = ({ page }: Visitor) =>
-  page.waitForFunction(() =>
-    document.getAnimations().every((each) => each.playState !== 'running'),
-  );
 
 /** Waits until a view shows what it is for: not nothing, and not that something is loading. */
 const opened = ({ page }: Visitor) =>
@@ -61,31 +33,37 @@ const openDemo = async (visitor: Visitor) => {
   await visitor.page.waitForSelector('[data-testid=home-sentence]');
 };
 
-/** What axe finds in each theme: all rules by day, those about colours in the others. */
-async function findingsInThemes(visitor: Visitor): Promise<string[]> {
-  const found: string[] = [];
-  for (const theme of THEMES) {
-    await visitor.page.evaluate(chooseTheme, theme);
-    await still(visitor);
-    found.push(...(await findings(visitor, theme === 'day' ? undefined : CONTRAST)));
-  }
-  return found;
-}
-
-/** Chooses a theme as another tab would. */
-const chooseTheme = (theme: string) => {
-  localStorage.setItem('cairn-light', theme);
-  window.dispatchEvent(new StorageEvent('storage', { key: 'cairn-light' }));
-};
-
 describe('axe finds nothing, by day, dark and night,', () => {
   it('with the outings, in every view', async () => {
     const visitor = await withDemo(DESK, 'day');
     for (const { id, path } of VIEWS) {
-      const of = id === 'area' ? 'demo-ormsay-lake' : 'demo-rain-gauges';
+      const of =
+        { area: 'demo-ormsay-lake', route: 'demo-plateau' }[id as string] ?? 'demo-rain-gauges';
       if (path !== '/') await visitor.goto(id, of);
       await opened(visitor);
       expect(await findingsInThemes(visitor), id).toEqual([]);
+    }
+    await visitor.leave();
+  });
+
+  it('in every part of a route, while it is followed, and on a picture of a map', async () => {
+    const visitor = await withDemo(DESK, 'day');
+    await visitor.goto('route', 'demo-plateau');
+    await visitor.choose('1. To Gauge 2');
+    for (const tab of ['Leg', 'Day and declination', 'As text', 'To leave']) {
+      await visitor.choose(tab);
+      expect(await findingsInThemes(visitor), tab).toEqual([]);
+    }
+    await visitor.pick('Start this route');
+    await visitor.reads('[data-testid=following]', /Next: Gauge 2/);
+    expect(await findingsInThemes(visitor), 'following').toEqual([]);
+    await visitor.goto('map', undefined, { route: 'demo-plateau' });
+    await visitor.pick('Add the demo map');
+    await visitor.page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
+    for (const mode of ['Tie', 'Measure', 'Route', 'Lines', 'Protractor']) {
+      await visitor.choose(mode);
+      await visitor.click('Picture of the map');
+      expect(await findingsInThemes(visitor), mode).toEqual([]);
     }
     await visitor.leave();
   });

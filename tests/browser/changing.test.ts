@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { chooseFrom } from '../support/browser/choose-from';
 import { LINE, sharedVisitor } from '../support/browser/visitor';
 
 const line = (index: number) => `#line-${index}`;
@@ -133,10 +134,7 @@ describe('changing what was logged', () => {
     await visitor.click('Way from here');
     await visitor.home('270°', /Walk 100 m/);
     await visitor.click('The way between other stations');
-    await page.waitForSelector('#way-to', { visible: true });
-    await page.click('#way-to');
-    await page.keyboard.type('1');
-    await page.keyboard.press('Enter');
+    await chooseFrom(visitor, '#way-to', '1');
     await visitor.click('Show');
     await visitor.reads('[aria-label="Way home"]', /From Camp to 1/);
     await visitor.home('315°', /Walk 140 m/);

@@ -118,6 +118,7 @@ describe('a browser', () => {
                 changes: ['outing', 'number'],
                 counts: ['count', 'number'],
                 areas: ['area', 'number'],
+                routes: ['route', 'number'],
               };
               const keyPath = keys[name as keyof typeof keys] as string[] | undefined;
               open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
@@ -129,7 +130,23 @@ describe('a browser', () => {
           };
         }),
       newer,
-      ['changes', 'counts', 'profiles', 'copies', 'marks', 'snapshots', 'areas', 'knownPlaces'],
+      [
+        'changes',
+        'counts',
+        'profiles',
+        'copies',
+        'marks',
+        'snapshots',
+        'areas',
+        'knownPlaces',
+        'routes',
+        'pictures',
+        'pictureFiles',
+        'attempts',
+        'courses',
+        'courseResults',
+        'blindWalks',
+      ],
     );
     for (const [view, id] of [['outings'], ['files'], ['outing', 'x']] as const) {
       await visitor.goto(view, id);

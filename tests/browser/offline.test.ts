@@ -17,6 +17,9 @@ const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [st
   files: ['main', /Back up everything/],
   'step-off': ['main', /There is no such outing/],
   area: ['main', /There is no such area/],
+  route: ['main', /There is no such route/],
+  map: ['main', /There is no such picture/],
+  practice: ['main', /Skills for the hill/],
   'home-now': ['[data-testid=answer-bearing]', /^233°$/],
   'way-home': ['[data-testid=sure]', /Within \d+ m of Dock/],
 };

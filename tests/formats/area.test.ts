@@ -122,7 +122,7 @@ describe('the JSON file with areas', () => {
   };
 
   it('is version 2, and reads back as it was; without areas it stays version 1', () => {
-    const book = logbookOf([outing], '2026-08-14T12:00:00.000Z', [], [area]);
+    const book = logbookOf([outing], '2026-08-14T12:00:00.000Z', [], { areas: [area] });
     expect(book.version).toBe(2);
     const made = jsonFormat.write(book, null);
     const read = made.ok && jsonFormat.read(made.value, null);
@@ -132,7 +132,7 @@ describe('the JSON file with areas', () => {
   });
 
   it('names the field of an area that can’t be read', () => {
-    const book = logbookOf([outing], '2026-08-14T12:00:00.000Z', [], [area]);
+    const book = logbookOf([outing], '2026-08-14T12:00:00.000Z', [], { areas: [area] });
     const wrong = JSON.stringify({ ...book, areas: [{ ...area, method: 'magic' }] });
     expect(jsonFormat.read(wrong, null)).toMatchObject({
       ok: false,

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
 import { blankArea, type Area } from '@/core/model/area';
-import { addArea, changeArea, storedArea, storedAreas } from '@/store/areas/areas';
+import { areaLogs } from '@/store/documents/areas';
 import { wholeLogbook } from '@/store/backup';
 import { importOutings } from '@/store/import';
 import { addOuting } from '@/store/outings';
@@ -23,30 +23,32 @@ const area: Area = {
   ],
 };
 const renamed = (name: string) => (before: Area) => ({ ...before, name });
-const edit = (make: (before: Area) => Area) => (state: { area: Area } | null) =>
-  state && { kind: 'edit' as const, before: state.area, after: make(state.area) };
+const edit = (make: (before: Area) => Area) => (state: { document: Area } | null) =>
+  state && { kind: 'edit' as const, before: state.document, after: make(state.document) };
 
 describe('areas in the store', () => {
   it('are read back as they were written, the last changed first', async () => {
     const database = openDatabase();
-    expect(await addArea(database, area, now)).toEqual({ kind: 'saved' });
-    expect(await addArea(database, { ...area, name: 'other' }, now)).toEqual({ kind: 'nothing' });
-    await addArea(database, blankArea('a2', 'Shore', []), new Date(now.getTime() + 1000));
-    expect((await storedAreas(database)).map((state) => state.area.name)).toEqual([
+    expect(await areaLogs.add(database, area, now)).toEqual({ kind: 'saved' });
+    expect(await areaLogs.add(database, { ...area, name: 'other' }, now)).toEqual({
+      kind: 'nothing',
+    });
+    await areaLogs.add(database, blankArea('a2', 'Shore', []), new Date(now.getTime() + 1000));
+    expect((await areaLogs.all(database)).map((state) => state.document.name)).toEqual([
       'Shore',
       'Plateau',
     ]);
-    expect((await storedArea(database, 'a1')).state?.area).toEqual(area);
-    await changeArea(database, 'a2', () => ({ kind: 'discard' }), now);
-    expect((await storedAreas(database)).map((state) => state.area.id)).toEqual(['a1']);
+    expect((await areaLogs.stored(database, 'a1')).state?.document).toEqual(area);
+    await areaLogs.change(database, 'a2', () => ({ kind: 'discard' }), now);
+    expect((await areaLogs.all(database)).map((state) => state.document.id)).toEqual(['a1']);
   });
 
   it('are changed, undone and redone one step after another', async () => {
     const database = openDatabase();
-    await addArea(database, area, now);
-    for (const name of ['B', 'C']) await changeArea(database, 'a1', edit(renamed(name)), now);
+    await areaLogs.add(database, area, now);
+    for (const name of ['B', 'C']) await areaLogs.change(database, 'a1', edit(renamed(name)), now);
     const step = (kind: 'undo' | 'redo') =>
-      changeArea(
+      areaLogs.change(
         database,
         'a1',
         (state) => {
@@ -55,7 +57,7 @@ describe('areas in the store', () => {
         },
         now,
       );
-    const name = async () => (await storedArea(database, 'a1')).state?.area.name;
+    const name = async () => (await areaLogs.stored(database, 'a1')).state?.document.name;
     await step('undo');
     expect(await name()).toBe('B');
     await step('undo');
@@ -63,32 +65,34 @@ describe('areas in the store', () => {
     expect(await step('undo')).toEqual({ kind: 'nothing' });
     await step('redo');
     expect(await name()).toBe('B');
-    await changeArea(database, 'a1', edit(renamed('D')), now);
+    await areaLogs.change(database, 'a1', edit(renamed('D')), now);
     expect(await step('redo')).toEqual({ kind: 'nothing' });
   });
 
   it('take the changes of two tabs that write at once, both of them', async () => {
     const database = openDatabase();
-    await addArea(database, area, now);
+    await areaLogs.add(database, area, now);
     const add = (id: string) => (before: Area) => ({
       ...before,
       outings: [...before.outings, id],
     });
     await Promise.all(
-      Array.from({ length: 12 }, (_, i) => changeArea(database, 'a1', edit(add(`x${i}`)), now)),
+      Array.from({ length: 12 }, (_, i) =>
+        areaLogs.change(database, 'a1', edit(add(`x${i}`)), now),
+      ),
     );
-    expect((await storedArea(database, 'a1')).state?.area.outings).toHaveLength(14);
+    expect((await areaLogs.stored(database, 'a1')).state?.document.outings).toHaveLength(14);
   });
 
   it('stop at a record that does not follow, and write nothing after it', async () => {
     const database = openDatabase();
-    await addArea(database, area, now);
+    await areaLogs.add(database, area, now);
     const change = { kind: 'edit' as const, before: renamed('other')(area), after: area };
     await database.areas.add({ area: 'a1', number: 1, at: now.toISOString(), change });
-    const { state, damaged } = await storedArea(database, 'a1');
-    expect(state?.area).toEqual(area);
+    const { state, damaged } = await areaLogs.stored(database, 'a1');
+    expect(state?.document).toEqual(area);
     expect(damaged).toBe(true);
-    expect(await changeArea(database, 'a1', edit(renamed('E')), now)).toMatchObject({
+    expect(await areaLogs.change(database, 'a1', edit(renamed('E')), now)).toMatchObject({
       kind: 'unsaved',
     });
   });
@@ -98,7 +102,7 @@ describe('areas in the store', () => {
     for (const id of ['one', 'two']) {
       await addOuting(database, { ...outingOf([leg(0, 100)]), id, name: id }, now);
     }
-    await addArea(database, area, now);
+    await areaLogs.add(database, area, now);
     const book = await wholeLogbook(database, now);
     expect(book).toMatchObject({ version: 2, areas: [area] });
 
@@ -113,7 +117,7 @@ describe('areas in the store', () => {
         areas: book.areas,
       });
     expect((await take('replace')).areas).toEqual(['a1']);
-    expect((await storedArea(other, 'a1')).state?.area).toEqual(area);
+    expect((await areaLogs.stored(other, 'a1')).state?.document).toEqual(area);
     // The same once more changes nothing.
     expect((await take('replace')).areas).toEqual([]);
   });
@@ -127,8 +131,8 @@ describe('areas in the store', () => {
       newId: () => 'new',
       areas: [area],
     });
-    const { state } = await storedArea(database, areas[0]!);
-    expect(state?.area.outings).toEqual(['new', 'two']);
-    expect(state?.area.same[0]!.stations[0]).toEqual({ outing: 'new', station: 'Dock' });
+    const { state } = await areaLogs.stored(database, areas[0]!);
+    expect(state?.document.outings).toEqual(['new', 'two']);
+    expect(state?.document.same[0]!.stations[0]).toEqual({ outing: 'new', station: 'Dock' });
   });
 });

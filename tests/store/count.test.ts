@@ -27,11 +27,10 @@ describe('a count', () => {
     counts.where = () => {
       throw new Error('the disk is away');
     };
-    expect(await session.newest()).toBeNull();
+    expect(await session.settled()).toBeNull();
     expect(session.getState().status).toBe('unavailable');
     counts.where = where;
-    expect(await session.newest()).toBe(0);
-    expect(countOf(session).paces).toBe(7);
+    expect((await session.settled())?.paces).toBe(7);
   });
 
   it('survives a store that the browser empties under it', async () => {
@@ -41,18 +40,26 @@ describe('a count', () => {
     await new CairnDatabase(database.name).delete();
     expect(await session.add({ kind: 'paces', by: 1 })).toBeNull();
     const again = new CountSession(new CairnDatabase(database.name), 'outing', at);
-    expect(await again.newest()).toBe(1);
-    expect(countOf(again).paces).toBe(8);
+    expect((await again.settled())?.paces).toBe(8);
   });
 
-  it('logged in another tab is told by its number', async () => {
+  it('that another tab has gone on with is not settled until it was shown', async () => {
     const database = fresh();
     const [one, other] = [0, 1].map(() => new CountSession(database, 'outing', at));
     await one!.add({ kind: 'paces', by: 7 });
-    expect(await other!.newest()).toBe(0);
+    expect((await other!.settled())?.paces).toBe(7);
     await one!.add({ kind: 'end' });
     expect(countOf(other!).number).toBe(0);
-    expect(await other!.newest()).toBe(1);
+    expect(await other!.settled()).toBeNull();
+    expect(await other!.settled()).toMatchObject({ paces: 0, number: 1 });
+  });
+
+  it('is settled with the taps and undos that were still being written', async () => {
+    const session = new CountSession(fresh(), 'outing', at);
+    for (const by of [300, 400]) void session.add({ kind: 'metres', by });
+    void session.add({ kind: 'undo' });
+    expect(countOf(session)).toEqual(NO_COUNT);
+    expect(await session.settled()).toMatchObject({ metres: 300, number: 2 });
   });
 
   it('is replayed from its taps, whoever reads them', async () => {

@@ -1,6 +1,7 @@
 declare module '*/browser.mjs' {
   import type { Browser, LaunchOptions } from 'puppeteer-core';
   export function launch(options?: LaunchOptions): Promise<Browser>;
+  export function launchWithoutWindows(options?: LaunchOptions): Promise<Browser>;
   export function ensureChromium(): void;
 }
 declare module '*/server.mjs' {

@@ -45,7 +45,15 @@ export type Expected =
   | 'struck'
   | 'box'
   | 'remark'
-  | 'note';
+  | 'note'
+  | 'route-line'
+  | 'route-id'
+  | 'route-header'
+  | 'point'
+  | 'timing'
+  | 'aim-side'
+  | 'paper-length'
+  | 'scale';
 
 /** Quantities with a range. */
 export type Ranged =
@@ -71,7 +79,9 @@ export type Ranged =
   | 'northing'
   | 'zone'
   | 'seconds-of-arc'
-  | 'year';
+  | 'year'
+  | 'paper-length'
+  | 'scale';
 
 /** Lines that may be in a log once. */
 export type OnceOnly =
@@ -85,6 +95,7 @@ export type OnceOnly =
   | 'show'
   | 'adjust'
   | 'errors'
+  | 'follows'
   | 'header';
 
 /**
@@ -97,6 +108,7 @@ export type Fault =
   | { code: 'gon-or-grid'; readings: string[] }
   | { code: 'day-or-month'; readings: string[] }
   | { code: 'twice'; what: OnceOnly; firstLine: number }
+  | { code: 'line-twice'; keyword: string; firstLine: number }
   | { code: 'part-twice'; part: string; found: string }
   | { code: 'too-long'; what: 'name' | 'note'; most: number; found: string }
   | { code: 'no-declination'; north: 'true' | 'grid' }

@@ -55,6 +55,16 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   box: 'a side, the way out and the way along, as in box right 20p along 40p',
   remark: 'a remark after the ;',
   note: 'a note',
+  'route-line':
+    'a line of a route: point, attack, ground, climb, expect, handrail, catch, aim, danger, ' +
+    'tick, or one of its head such as date, declination, pace or speed',
+  'route-header': 'cairn-back route 1',
+  'route-id': 'the id of a route, in one word',
+  point: 'a line such as point Dock at 54.2000 -63.5000 first',
+  timing: 'naismith, langmuir or level',
+  'aim-side': 'a side, the bearing of a line and what it is, as in aim left 040 the lake shore',
+  'paper-length': 'a length on the map with its unit, as in 45mm, 4.5cm or 2in',
+  scale: 'the scale of the map, as in 1:25000',
 };
 
 const RANGED: Readonly<Record<Ranged, string>> = {
@@ -81,6 +91,8 @@ const RANGED: Readonly<Record<Ranged, string>> = {
   zone: 'A zone of the grid',
   'seconds-of-arc': 'Seconds of arc',
   year: 'A year',
+  'paper-length': 'A length on paper',
+  scale: 'A scale of a map',
 };
 
 /** The ends of a range in words; an end that is open says so. */
@@ -145,6 +157,8 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
     `The day or the month may come first, so this date is not guessed.${didYouMean(readings)}`,
   twice: ({ what, firstLine }) =>
     `A log has only one “${what}” line; it is on line ${firstLine} already.`,
+  'line-twice': ({ keyword, firstLine }) =>
+    `“${keyword}” may be there once; it is on line ${firstLine} already.`,
   'part-twice': ({ part }) => `This leg has “${part}” twice.`,
   'too-long': ({ what, most }) => `This ${what} is longer than ${most} characters.`,
   'no-declination': ({ north }) =>

@@ -80,6 +80,13 @@ export const headerFields = {
     position: z.optional(positionSchema),
     note: optionalNote,
   }),
+  /** The route that it follows, by its id; the note is the route's name. */
+  follows: z.optional(
+    openObject({
+      route: z.string().check(z.minLength(1), z.maxLength(100), z.regex(/^\S+$/, 'one word')),
+      note: optionalNote,
+    }),
+  ),
   declination,
   /** Without it: declination applied where one is set, else magnetic only. */
   correction: z.optional(openObject({ how: z.enum(CORRECTIONS), note: optionalNote })),

@@ -17,6 +17,8 @@ export const knownPlaceSchema = openObject({
   positions: z.array(positionSchema).check(z.minLength(1), z.maxLength(MOST_CORNERS)),
   /** The place is somewhere in a square of this width: how finely it was read. */
   withinMetres: z.optional(z.number().check(z.gt(0), z.lte(10_000))),
+  /** A line that is not to be crossed: a cliff, deep water. Plans are checked against it. */
+  isBarrier: z.optional(z.boolean()),
   note: optionalNote,
 });
 export type KnownPlace = z.infer<typeof knownPlaceSchema>;

@@ -1,4 +1,5 @@
 import { placeOf } from '../model/outing';
+import type { Position } from '../readings/position';
 import { timesOf } from '../survey/leg-times';
 import type { Solution } from '../survey/solution';
 import { MINUTES_PER_DAY } from '../units/clock';
@@ -19,8 +20,11 @@ export interface PlaceClock {
  * The clock of an outing's place: the device's, unless the place is so far east or west of it that
  * its clock must be another; then the zone of the sun there, by whole hours.
  */
-export function clockOf({ outing }: Solution, deviceOffsetMinutes: number): PlaceClock {
-  const position = placeOf(outing);
+export const clockOf = ({ outing }: Solution, deviceOffsetMinutes: number): PlaceClock =>
+  clockAt(placeOf(outing), deviceOffsetMinutes);
+
+/** The same for a place that may not be known. */
+export function clockAt(position: Position | undefined, deviceOffsetMinutes: number): PlaceClock {
   const bySun = position
     ? Math.round(position.longitude / DEGREES_PER_HOUR) * MINUTES_PER_HOUR
     : deviceOffsetMinutes;

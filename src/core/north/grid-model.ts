@@ -1,10 +1,10 @@
 import proj4 from 'proj4';
-import { utmZone } from '../place/utm-zone';
+import { utmDefinition } from '../place/map-grid';
 import type { Position } from '../readings/position';
 import { fail, ok } from '../units/result';
 import { degrees, type Degrees } from '../units/units';
 import type { EarthModels } from './earth-models';
-import { isMapProjection } from './map-projections';
+import { isMapProjection } from '../place/map-projections';
 
 /** Step toward true north for the numerical convergence: above rounding, below curvature. */
 const STEP_DEGREES = 1e-4;
@@ -12,9 +12,6 @@ const STEP_DEGREES = 1e-4;
 const POLE_DEGREES = 89;
 const UTM_SOUTH = -80;
 const UTM_NORTH = 84;
-
-const utmDefinition = (position: Position) =>
-  `+proj=utm +zone=${utmZone(position)} ${position.latitude < 0 ? '+south ' : ''}+datum=WGS84`;
 
 /** Convergence of a projection at a place, by a small step along the meridian; NaN where none. */
 function numericalConvergence(definition: string, { latitude, longitude }: Position): Degrees {

@@ -55,6 +55,24 @@ export function offsetFromLine(point: PlanePoint, from: PlanePoint, to: PlanePoi
   };
 }
 
+/**
+ * Where two straight stretches meet, as a share of each from its beginning; a share outside 0 to 1
+ * is beyond its ends. Null for parallel ones. p + t·r and q + u·s meet at t = (q-p)×s / r×s, u =
+ * (q-p)×r / r×s.
+ */
+export function meetingShares(
+  [p, toP]: readonly [PlanePoint, PlanePoint],
+  [q, toQ]: readonly [PlanePoint, PlanePoint],
+): readonly [number, number] | null {
+  const [r, s, between] = [vectorBetween(p, toP), vectorBetween(q, toQ), vectorBetween(p, q)];
+  const across = r.east * s.north - r.north * s.east;
+  if (across === 0) return null;
+  return [
+    (between.east * s.north - between.north * s.east) / across,
+    (between.east * r.north - between.north * r.east) / across,
+  ];
+}
+
 /** The least rectangle that holds a set of points. */
 export interface Bounds {
   readonly west: Metres;

@@ -1,9 +1,11 @@
 import type { Entry } from '../../core/entries/entry';
 import { locate, readLines } from '../../core/log-text/read-log';
+import { isRouteText, readRouteText } from '../../core/log-text/route/route-text';
 import type { Area } from '../../core/model/area';
 import type { KnownPlace } from '../../core/model/known-place';
 import type { Outing } from '../../core/model/outing';
 import type { PaceProfile } from '../../core/model/pace-profile';
+import type { Route } from '../../core/model/route';
 import type { EarthModels } from '../../core/north/earth-models';
 import { needsEarthModels } from '../../core/north/outing-norths';
 import { solve } from '../../core/survey/solve';
@@ -39,10 +41,11 @@ export interface ReadChoices {
 
 /** What a file holds, before anything of it is stored. */
 export interface FileContents {
-  readonly kind: 'log' | 'logbook' | 'table' | 'gpx' | 'geojson' | 'archive';
+  readonly kind: 'log' | 'logbook' | 'route' | 'table' | 'gpx' | 'geojson' | 'archive';
   readonly outings: readonly Outing[];
   readonly profiles: readonly PaceProfile[];
   readonly areas?: readonly Area[];
+  readonly routes?: readonly Route[];
   readonly knownPlaces?: readonly KnownPlace[];
   /** What was changed and what was left out, as sentences. */
   readonly messages: readonly string[];
@@ -112,8 +115,15 @@ export function readText(
       ? readLogbook(text, models)
       : readMap('geojson', readGeoJson(text), models, choices);
   }
+  if (isRouteText(beginning)) return readRoute(text, choices);
   if (/\.csv$/i.test(name) || looksLikeTable(beginning)) return readCsv(text, models, choices);
   return readLogText(text, models, choices);
+}
+
+function readRoute(text: string, { newId }: ReadChoices): ReadResult {
+  const read = readRouteText(text, newId());
+  if (!read.ok) return unread(read.fault);
+  return ok({ kind: 'route', outings: [], profiles: [], routes: [read.value], messages: [] });
 }
 
 function readLogText(text: string, models: EarthModels | null, { newId }: ReadChoices): ReadResult {
@@ -127,8 +137,9 @@ function readLogText(text: string, models: EarthModels | null, { newId }: ReadCh
 function readLogbook(text: string, models: EarthModels | null): ReadResult {
   const read = jsonFormat.read(text, models);
   if (!read.ok) return unread(read.fault);
-  const { outings, paceProfiles: profiles, areas, knownPlaces } = read.value;
-  return ok({ kind: 'logbook', outings, profiles, areas, knownPlaces, messages: [] });
+  const { outings, paceProfiles: profiles, ...documents } = read.value;
+  const { areas, routes, knownPlaces } = documents;
+  return ok({ kind: 'logbook', outings, profiles, areas, routes, knownPlaces, messages: [] });
 }
 
 function readMap(
@@ -235,6 +246,7 @@ async function readArchive(
   const outings: Outing[] = [];
   const profiles: PaceProfile[] = [];
   const areas: Area[] = [];
+  const routes: Route[] = [];
   const knownPlaces: KnownPlace[] = [];
   const messages: string[] = [];
   for (const [index, { name, bytes: content }] of wanted.entries()) {
@@ -246,11 +258,12 @@ async function readArchive(
     outings.push(...read.value.outings);
     profiles.push(...read.value.profiles);
     areas.push(...(read.value.areas ?? []));
+    routes.push(...(read.value.routes ?? []));
     knownPlaces.push(...(read.value.knownPlaces ?? []));
     messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
   }
   if (whole.length === 0 && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  return ok({ kind: 'archive', outings, profiles, areas, knownPlaces, messages });
+  return ok({ kind: 'archive', outings, profiles, areas, routes, knownPlaces, messages });
 }
 
 /** How many names are told in full. */

@@ -34,12 +34,14 @@ const COLOURS: Readonly<
   },
 };
 
-/** The component library in the look of the app: paper and ink, rounded shapes, no shadows. */
-export function componentTheme(name: Theme): ThemeConfig {
+/** The component library in the look of the app: paper and ink, rounded shapes, no shadows; without
+ * `motion` what opens is there at once. */
+export function componentTheme(name: Theme, motion: boolean): ThemeConfig {
   const colour = COLOURS[name];
   return {
     algorithm: name === 'day' ? antdTheme.defaultAlgorithm : antdTheme.darkAlgorithm,
     token: {
+      motion,
       colorPrimary: colour.ink,
       colorInfo: colour.ink,
       colorSuccess: colour.ink,

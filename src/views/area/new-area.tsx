@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 import { blankArea, MOST_OUTINGS, type Area } from '@/core/model/area';
 import type { Outing } from '@/core/model/outing';
 import { visibleText } from '@/core/units/visible';
-import { addArea, changeArea, storedAreas, type AreaOutcome } from '@/store/areas/areas';
+import { areaLogs } from '@/store/documents/areas';
+import type { DocumentOutcome } from '@/store/documents/document-log';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
@@ -28,15 +29,15 @@ function useChoice(chosen: readonly string[]) {
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
     const database = browserDatabase();
-    void Promise.all([listedOutings(database), storedAreas(database)]).then(
+    void Promise.all([listedOutings(database), areaLogs.all(database)]).then(
       ([listed, stored]) => {
         setOutings(listed.outings.map(({ state }) => state.outing));
-        setAreas(stored.map(({ area }) => area));
+        setAreas(stored.map(({ document: area }) => area));
       },
       (error: unknown) => setFault(STORE_MESSAGES[storeFault(error)]),
     );
   }, []);
-  const openWhenSaved = (outcome: AreaOutcome, id: string) => {
+  const openWhenSaved = (outcome: DocumentOutcome, id: string) => {
     if (outcome.kind === 'unsaved') setFault(STORE_MESSAGES[outcome.fault]);
     else location.assign(viewUrl('area', id));
   };
@@ -45,13 +46,13 @@ function useChoice(chosen: readonly string[]) {
   const make = async () => {
     const id = crypto.randomUUID();
     const name = visibleText(outings.find((outing) => outing.id === ids[0])?.name ?? '');
-    openWhenSaved(await addArea(browserDatabase(), blankArea(id, name, ids), new Date()), id);
+    openWhenSaved(await areaLogs.add(browserDatabase(), blankArea(id, name, ids), new Date()), id);
   };
   const addTo = async ({ id }: Area) => {
     const add = (before: Area) => ({ kind: 'edit' as const, before, after: joined(before, ids) });
     const now = new Date();
     openWhenSaved(
-      await changeArea(browserDatabase(), id, (state) => state && add(state.area), now),
+      await areaLogs.change(browserDatabase(), id, (state) => state && add(state.document), now),
       id,
     );
   };

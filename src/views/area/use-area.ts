@@ -9,8 +9,12 @@ import type { Area } from '@/core/model/area';
 import type { Outing } from '@/core/model/outing';
 import { solve } from '@/core/survey/solve';
 import type { Solution } from '@/core/survey/solution';
-import { changeArea, storedArea, type AreaOutcome } from '@/store/areas/areas';
-import type { AreaState } from '@/store/areas/replay';
+import { areaLogs, type AreaState } from '@/store/documents/areas';
+import {
+  documentActions,
+  type DocumentActions,
+  type DocumentOutcome,
+} from '@/store/documents/document-log';
 import { openingFault } from '@/store/database';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
@@ -37,7 +41,7 @@ function useStored(id: string): StoredState {
     });
     const live = liveQuery(async (): Promise<Stored> => {
       const database = browserDatabase();
-      const { state: area, damaged } = await storedArea(database, id);
+      const { state: area, damaged } = await areaLogs.stored(database, id);
       const { outings } = await listedOutings(database);
       return { area, damaged, outings: outings.map(({ state: { outing } }) => outing) };
     }).subscribe({
@@ -49,39 +53,6 @@ function useStored(id: string): StoredState {
   return state;
 }
 
-/** What can be done with an area; each resolves when it is durable. */
-interface AreaActions {
-  change(make: (area: Area) => Area): Promise<AreaOutcome>;
-  undo(): Promise<AreaOutcome>;
-  redo(): Promise<AreaOutcome>;
-  discard(): Promise<AreaOutcome>;
-  recover(): Promise<AreaOutcome>;
-}
-
-function actionsOf(id: string, tell: (fault: StoreFault | null) => void): AreaActions {
-  const write = async (make: Parameters<typeof changeArea>[2]) => {
-    const outcome = await changeArea(browserDatabase(), id, make, new Date());
-    tell(outcome.kind === 'unsaved' ? outcome.fault : null);
-    return outcome;
-  };
-  return {
-    change: (make) =>
-      write((state) => state && { kind: 'edit', before: state.area, after: make(state.area) }),
-    undo: () =>
-      write((state) => {
-        const edit = state?.undoable.at(-1);
-        return edit ? { kind: 'undo', of: edit.number } : null;
-      }),
-    redo: () =>
-      write((state) => {
-        const edit = state?.redoable.at(-1);
-        return edit ? { kind: 'redo', of: edit.number } : null;
-      }),
-    discard: () => write((state) => state && { kind: 'discard' }),
-    recover: () => write((state) => state && { kind: 'recover' }),
-  };
-}
-
 /** An area that is open: its document, its outings, and all that follows from them. */
 export interface OpenArea {
   readonly state: AreaState;
@@ -90,7 +61,7 @@ export interface OpenArea {
   /** Outings of the area that are not on this device, or can't be solved. */
   readonly absent: readonly string[];
   readonly answer: AreaAnswer;
-  readonly actions: AreaActions;
+  readonly actions: DocumentActions<Area>;
   /** Why the last change was not written; null where it was. */
   readonly fault: StoreFault | null;
 }
@@ -98,7 +69,7 @@ export interface OpenArea {
 export type AreaOpening =
   | { readonly status: 'loading' | 'missing' | 'damaged' }
   | { readonly status: 'adjusting'; readonly round: number; readonly stop: () => void }
-  | { readonly status: 'discarded'; readonly recover: () => Promise<AreaOutcome> }
+  | { readonly status: 'discarded'; readonly recover: () => Promise<DocumentOutcome> }
   | { readonly status: 'failed'; readonly fault: StoreFault }
   | { readonly status: 'ready'; readonly open: OpenArea };
 
@@ -154,7 +125,7 @@ function useParts(
 export function useArea(id: string): AreaOpening {
   const stored = useStored(id);
   const ready = stored.status === 'ready' ? stored : null;
-  const area = ready?.area?.area ?? null;
+  const area = ready?.area?.document ?? null;
   const members = useMemo(
     () => (ready && area ? ready.outings.filter((outing) => area.outings.includes(outing.id)) : []),
     [ready, area],
@@ -165,7 +136,7 @@ export function useArea(id: string): AreaOpening {
   );
   const waits = models === null && needs.some((each) => each !== 'none');
   const [fault, setFault] = useState<StoreFault | null>(null);
-  const actions = useMemo(() => actionsOf(id, setFault), [id]);
+  const actions = useMemo(() => documentActions(areaLogs, browserDatabase, id, setFault), [id]);
   const solutions = useMemo(() => {
     if (waits) return null;
     const found = new Map<string, Solution>();

@@ -25,6 +25,9 @@ const ArrivedDialog = dynamic(() => import('./arrived-dialog').then((it) => it.A
 const FeatureDialog = dynamic(() => import('./feature-dialog').then((it) => it.FeatureDialog), {
   ssr: false,
 });
+const RouteAhead = dynamic(() => import('./route-ahead').then((it) => it.RouteAhead), {
+  ssr: false,
+});
 const DevicePanel = dynamic(
   () => import('@/views/shared/devices/device-panel').then((it) => it.DevicePanel),
   { ssr: false },
@@ -48,6 +51,15 @@ export function CounterPage(props: CounterProps) {
     >
       <Following counter={counter} count={count} />
       <OnTheWay solution={solution} counter={counter} count={count} />
+      {solution.outing.follows && (
+        <RouteAhead
+          solution={solution}
+          counter={counter}
+          count={count}
+          route={solution.outing.follows.route}
+          run={props.run}
+        />
+      )}
       {by.counting === 'minutes' ? (
         <Clock counter={counter} count={count} />
       ) : (

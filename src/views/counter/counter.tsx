@@ -11,7 +11,7 @@ import { WORDS } from './words';
 /** The pace counter of the outing that the address names. */
 export function Counter() {
   const search = useSearchParams();
-  const { state, add, newest } = useCount(search.get('id') ?? '');
+  const { state, add, settled } = useCount(search.get('id') ?? '');
   const found = useNamedSolution();
   if (!('solution' in found)) return <PlainPage {...found} />;
   if (state.status === 'unavailable')
@@ -24,7 +24,7 @@ export function Counter() {
       follow={search.get('follow') ?? ''}
       wanted={wantedTarget(search)}
       add={add}
-      newest={newest}
+      settled={settled}
       run={found.open.run}
       undo={found.open.undo}
     />

@@ -27,6 +27,15 @@ export const WORDS = {
   takenBack: 'Taken back: the count goes on.',
   goals: 'How far',
   target: 'the target',
+  tooFar: (what: string) => `You may be at ${what}: too far. Look round before you go on.`,
+  tickAhead: (what: string, side: Side | undefined, metres: Metres, pace: Metres | null) =>
+    `${what}${side === undefined ? '' : ` on your ${side}`}, in ${
+      pace === null ? lengthText(metres) : `about ${pacesWords(Math.round(metres / pace))}`
+    }`,
+  routeDone: 'You are at the end of the route.',
+  iAmAt: (name: string) => `I am at ${name}`,
+  openRoute: 'The route',
+  setOut: (name: string, bearing: string, metres: string) => `To ${name}: ${bearing}, ${metres}`,
   asks: { target: 'Target', mark: 'At a mark', box: 'Box' },
   countTo: 'Count to',
   targetLength: () => `In ${lengthUnit().name}`,

@@ -6,6 +6,7 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 const outingsWords = (count: number) => plural(count, 'outing', 'outings');
 const changesWords = (count: number) => plural(count, 'change', 'changes');
 const knownWords = (count: number) => plural(count, 'known place', 'known places');
+const routesWords = (count: number) => plural(count, 'route', 'routes');
 const areasWords = (count: number) => plural(count, 'area', 'areas');
 const profilesWords = (count: number) => plural(count, 'pace profile', 'pace profiles');
 const MOST_NUMBERS_SHOWN = 12;
@@ -46,19 +47,22 @@ export const WORDS = {
   importAll: (outings: number, profiles: number) =>
     `Import ${outings === 0 && profiles > 0 ? profilesWords(profiles) : outingsWords(outings)}`,
   nothingNew: 'There is nothing new to import.',
-  imported: ({ added, replaced, skipped, areas }: ImportResult, profiles: number) =>
+  imported: ({ added, replaced, skipped, areas, routes }: ImportResult, profiles: number) =>
     `${[
       ...(added > 0 ? [`${added} imported`] : []),
       ...(replaced > 0 ? [`${replaced} replaced`] : []),
       ...(skipped > 0 ? [`${skipped} unchanged`] : []),
       ...(profiles > 0 ? [`${profilesWords(profiles)} merged with yours`] : []),
       ...(areas.length > 0 ? [`${areasWords(areas.length)} imported`] : []),
+      ...(routes.length > 0 ? [`${routesWords(routes.length)} imported`] : []),
     ].join(', ')}.`,
   profiles: profilesWords,
   areas: areasWords,
+  routes: routesWords,
   knownPlaces: knownWords,
   joinThem: 'Join them in an area',
   openArea: 'Open the area',
+  openRoute: 'Open the route',
   conflicts: (count: number) =>
     `You already have ${count.toLocaleString('en')} of these, with different contents. All:`,
   conflict: 'You already have this outing, with different contents:',

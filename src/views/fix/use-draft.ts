@@ -1,4 +1,5 @@
 import type { DraftSight, FixDraft } from '@/core/navigation/fix/fix-here';
+import { keptObject } from '@/store/kept-choice';
 import { useKept } from '@/views/shared/data/use-kept';
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '');
@@ -25,5 +26,10 @@ export const EMPTY_DRAFT: FixDraft = {
   withLog: false,
 };
 
+const keyOf = (outing: string) => `cairn-fix ${outing}`;
+
 /** What is typed of a fix, and not logged: it survives a reload. */
-export const useDraft = (outing: string) => useKept(`cairn-fix ${outing}`, readDraft);
+export const useDraft = (outing: string) => useKept(keyOf(outing), readDraft);
+
+/** The same as it is kept now, for those who only look at it. */
+export const keptFixDraft = (outing: string): FixDraft => readDraft(keptObject(keyOf(outing)));

@@ -3,6 +3,7 @@ import { Checkbox } from 'antd';
 import { keepChoice, keptChoice } from '@/store/kept-choice';
 import { useSyncExternalStore } from 'react';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
 import styles from './guide.module.css';
 import { CAUTIONS, CHECKS, METHOD, WORDS } from './words';
 
@@ -63,6 +64,11 @@ export function Guide() {
           ))}
         </ol>
       </Section>
+      <p>
+        <a href={viewUrl('practice')} className={styles.practise}>
+          {WORDS.practise}
+        </a>
+      </p>
       <Section id="cautions" title={WORDS.cautions}>
         <ul className={styles.cautions}>
           {CAUTIONS.map((caution) => (

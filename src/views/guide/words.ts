@@ -4,6 +4,7 @@ export const WORDS = {
   open: (count: number) => (count === 1 ? '1 check left.' : `${count} checks left.`),
   allDone: 'All checked.',
   method: 'The method, step by step',
+  practise: 'Practise these skills',
   cautions: 'Cautions',
 } as const;
 

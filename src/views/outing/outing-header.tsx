@@ -1,6 +1,7 @@
 import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
 import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
+import dynamic from 'next/dynamic';
 import { northShown, type Solution } from '@/core/survey/solution';
 import type { OutingState } from '@/store/replay';
 import { CairnMark } from '@/ui/cairn-mark';
@@ -11,6 +12,12 @@ import { viewUrl } from '@/views/views';
 import styles from './outing.module.css';
 import { ViewsMenu } from './views-menu';
 import { WORDS } from './words';
+
+/** Comes after the rest: few outings are walks of the trainer. */
+const WalkLink = dynamic(
+  () => import('@/views/practice/walk/walk-link').then((it) => it.WalkLink),
+  { ssr: false },
+);
 
 interface Props {
   name: string;
@@ -40,6 +47,7 @@ export function OutingHeader({ name, solution, state, onStep, onSettings }: Prop
         {adjustedSentence(solution)}
       </a>
       <div className={styles.headerTools}>
+        <WalkLink outing={outing.id} />
         <ToolButton
           plain
           icon={UndoOutlined}

@@ -1,5 +1,5 @@
 import { visibleText } from '@/core/units/visible';
-import type { AreaState } from '@/store/areas/replay';
+import type { AreaState } from '@/store/documents/areas';
 import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
 import styles from './outings.module.css';
@@ -13,7 +13,7 @@ export function Areas({ areas, outings }: { areas: readonly AreaState[]; outings
       <h2 id="areas">{WORDS.areas}</h2>
       {areas.length > 0 && (
         <ul className={styles.list}>
-          {areas.map(({ area }) => (
+          {areas.map(({ document: area }) => (
             <li key={area.id} className={styles.row}>
               <a className={styles.outing} href={viewUrl('area', area.id)}>
                 <span className={styles.words}>

@@ -131,7 +131,7 @@ const Header = () => (
   <header className={styles.header}>
     <CairnMark />
     <span className={styles.brand}>{WORDS.brand}</span>
-    {(['fix', 'files', 'guide'] as const).map((view) => (
+    {(['route', 'fix', 'practice', 'files', 'guide'] as const).map((view) => (
       <a key={view} href={viewUrl(view)} className={styles.link}>
         {viewTitle(view)}
       </a>

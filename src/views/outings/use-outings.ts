@@ -3,8 +3,7 @@ import { liveQuery } from 'dexie';
 import { useEffect, useRef, useState } from 'react';
 import { readLines } from '@/core/log-text/read-log';
 import { blankOuting, type Outing } from '@/core/model/outing';
-import { addArea, storedAreas } from '@/store/areas/areas';
-import type { AreaState } from '@/store/areas/replay';
+import { areaLogs, type AreaState } from '@/store/documents/areas';
 import { backupState, type BackupState } from '@/store/backup';
 import { openingFault } from '@/store/database';
 import { errorsOfNewOuting } from '@/store/own-errors';
@@ -59,7 +58,7 @@ async function openDemoArea(): Promise<string> {
   for (const [later, log] of [...rest, first].entries()) {
     await addOuting(browserDatabase(), await demoOuting(log), new Date(now + later));
   }
-  await addArea(browserDatabase(), DEMO_AREA, new Date());
+  await areaLogs.add(browserDatabase(), DEMO_AREA, new Date());
   return DEMO_AREA.id;
 }
 
@@ -96,7 +95,7 @@ export function useOutings() {
       const database = browserDatabase();
       return {
         ...(await listedOutings(database)),
-        areas: await storedAreas(database),
+        areas: await areaLogs.all(database),
         written: await database.changes.count(),
         backup: await backupState(database, new Date()),
       };
@@ -107,7 +106,10 @@ export function useOutings() {
         if (written > 0 || asked.current) return;
         asked.current = true;
         void serverWantsDemo().then(async (wanted) => {
-          if (wanted) await openDemoArea();
+          if (!wanted) return;
+          // Its reader comes only where it is asked for: the start page is to be light.
+          await (await import('@/views/route/demo-route')).storeDemoRoute();
+          await openDemoArea();
         });
       },
       error: (error: unknown) => setState({ status: 'failed', fault: storeFault(error) }),

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { offer } from '../../support/browser/offer';
-import { sharedVisitor } from '../../support/browser/visitor';
+import { sharedVisitor, type Visitor } from '../../support/browser/visitor';
+
+/** Also where the system asks for no movement, a list is there to see once it is open. */
+const listIsSeen = ({ page }: Visitor) =>
+  page.waitForFunction(() =>
+    [...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')].some(
+      (list) => getComputedStyle(list).opacity === '1' && list.getBoundingClientRect().top > 0,
+    ),
+  );
 
 describe('files of other programs', () => {
   const shared = sharedVisitor();
@@ -49,7 +57,8 @@ describe('files of other programs', () => {
       await visitor.page.waitForSelector(`#column-${column}`);
       await visitor.page.focus(`#column-${column}`);
       await visitor.page.keyboard.press('Enter');
-      await visitor.page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+      await visitor.page.waitForSelector(`#column-${column}[aria-expanded=true]`);
+      await listIsSeen(visitor);
       for (let i = 0; i < down; i++) await visitor.page.keyboard.press('ArrowDown');
       await visitor.page.keyboard.press('Enter');
     }
@@ -62,8 +71,9 @@ describe('files of other programs', () => {
     await visitor.reads('[data-testid=preview]', /The distances have no unit\. Choose/);
     await visitor.page.focus('#distance-unit');
     await visitor.page.keyboard.press('Enter');
-    await visitor.page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+    await listIsSeen(visitor);
     await visitor.choose('yards');
+    await visitor.gone('.ant-select-dropdown');
     await visitor.reads('[data-testid=preview]', /2 legs · new/);
     await visitor.pick('Import 1 outing');
     await visitor.reads('[data-testid=imported]', /^1 imported\.$/);

@@ -194,8 +194,6 @@ describe('a fix without sight, mouse or network', () => {
     );
 
     // The page and its computation are there without a network, with what was typed.
-    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
-    await page.reload();
     await visitor.workerInstalled();
     await page.setOfflineMode(true);
     await page.reload();

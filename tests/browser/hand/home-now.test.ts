@@ -80,7 +80,7 @@ describe('the last known way home', () => {
     });
     await visitor.goto('home-now', id);
     await visitor.reads('#last-home', /233°.*magnetic.*500 m: 325 paces.*Test: as it was just now/);
-    expect(await page.$('[data-testid=answer-bearing]')).toBeNull();
+    await visitor.gone('[data-testid=answer-bearing]');
     await visitor.goto('outings');
     await visitor.reads('#last-home', /233°/);
     expect(await page.$eval('#last-home a', (link) => link.getAttribute('href'))).toBe(

@@ -4,7 +4,7 @@ import { observationsOf, observationsOfCalibrations } from '@/core/learning/obse
 import { DEFAULT_ERRORS } from '@/core/model/error-settings';
 import type { Calibration } from '@/core/model/pace-profile';
 import { solvedLog } from '../../support/outings';
-import { randomSource } from '../../support/walks/simulator';
+import { randomSource } from '../../support/walks/random-source';
 
 const DEGREE = Math.PI / 180;
 type Draw = ReturnType<typeof randomSource>;

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { placeOnMap, positionErrorEllipse } from '@/core/navigation/position-error';
 import { solvedLog } from '../../support/outings';
 import { logOf, mixedOuting, NAMED_OUTINGS } from '../../support/walks/outings';
-import { shareInside, simulate, type PlainOuting } from '../../support/walks/simulator';
+import { shareInside, simulate } from '../../support/walks/simulator';
+import type { PlainOuting } from '../../support/walks/plain-outing';
 
 const TRIALS = 100_000;
 /** So many mixtures that, with the named ones, there are more than forty outings. */

@@ -8,7 +8,7 @@ import { newWalkSpread } from '@/core/pacing/new-walk-spread';
 import { METRES_PER_FOOT } from '@/core/units/units';
 import { faultWords, warningWords } from '@/views/pacing/words';
 import { solvedLog } from '../../support/outings';
-import { randomSource } from '../../support/walks/simulator';
+import { randomSource } from '../../support/walks/random-source';
 
 type Walks = Pick<Calibration, 'course' | 'counted' | 'counts'>;
 const walks = (value: number, counts: number[], more: Partial<Walks> = {}): Walks => ({

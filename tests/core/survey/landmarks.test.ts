@@ -3,7 +3,7 @@ import { landmarkPlaces } from '@/core/survey/landmarks';
 import { vectorBetween } from '@/core/units/plane';
 import { radians } from '@/core/units/units';
 import { solvedLog } from '../../support/outings';
-import { randomSource } from '../../support/walks/simulator';
+import { randomSource } from '../../support/walks/random-source';
 
 describe('landmarks', () => {
   it('sighted from two stations are where the lines of sight cross, with an uncertainty', () => {

@@ -57,7 +57,7 @@ describe('JSON', () => {
   it('of a newer version is refused in one plain sentence', () => {
     expect(refused(JSON.stringify(book({ version: 7, outings: 'other' })))).toBe(
       'This file was written by a newer version of Cairn Back (file version 7; this one reads ' +
-        '1 to 2). Update the app, or export from there as a text log.',
+        '1 to 3). Update the app, or export from there as a text log.',
     );
   });
 });

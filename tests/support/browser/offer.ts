@@ -26,3 +26,14 @@ export const offer = async (visitor: Visitor, name: string, content: string | Ui
       );
   }
 };
+
+/** Chooses files in the field of this name, which a button opens. */
+export async function offerFiles({ page }: Visitor, field: string, paths: readonly string[]) {
+  const input = await page.waitForSelector(`input[type=file][aria-label="${field}"]`);
+  // The type of the handle doesn't tell that it is a field.
+  const chooser = input as unknown as { uploadFile: (...paths: string[]) => Promise<void> };
+  await chooser.uploadFile(...paths);
+}
+
+export const offerFile = (visitor: Visitor, field: string, path: string) =>
+  offerFiles(visitor, field, [path]);

@@ -1,5 +1,5 @@
 import type { TestProject } from 'vitest/node';
-import { launch } from '../../../scripts/browser.mjs';
+import { launchWithoutWindows } from '../../../scripts/browser.mjs';
 import { freePort, startServer } from '../../../scripts/server.mjs';
 
 declare module 'vitest' {
@@ -14,7 +14,7 @@ export default async function setUp(project: TestProject) {
   // Requests that never end are ended sooner, so that the tests of that needn't wait so long.
   process.env.LONGEST_REQUEST_MS ??= '8000';
   const server = await startServer({ port: await freePort() });
-  const browser = await launch();
+  const browser = await launchWithoutWindows();
   project.provide('url', server.url);
   project.provide('browser', browser.wsEndpoint());
   return async () => {

@@ -1,4 +1,9 @@
-import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+import puppeteer, {
+  type Browser,
+  type BrowserContext,
+  type JSHandle,
+  type Page,
+} from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
 import { readLines } from '@/core/log-text/read-log';
 import { viewUrl, type ViewId } from '@/views/views';
@@ -27,6 +32,8 @@ export class Visitor {
   readonly problems: string[] = [];
   private readonly foreign: string[] = [];
   private outings = 0;
+  /** What holds the offline worker back in every page; undefined once it was let go. */
+  private hold: string | undefined;
 
   private constructor(
     readonly context: BrowserContext,
@@ -45,6 +52,12 @@ export class Visitor {
     const { page } = this;
     page.setDefaultTimeout(PATIENCE_MS);
     await page.setViewport(viewport);
+    // Half of all people here see things move, the other half asked their system for rest.
+    if (!('isMobile' in viewport)) {
+      await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    }
+    const { identifier } = await page.evaluateOnNewDocument(holdWorker);
+    this.hold = identifier;
     page.on('pageerror', (error) => this.problems.push(String(error)));
     page.on('console', (message) => {
       if (message.type() === 'error') this.problems.push(message.text());
@@ -141,21 +154,19 @@ export class Visitor {
     await choice!.evaluate((element) => (element as HTMLElement).click());
   }
 
-  /** An enabled button or choice with exactly this text, within a part of the page. */
+  /**
+   * Clicks an enabled button or choice with exactly this text, within a part of the page. It is
+   * found first and clicked then: a click may lead to another page before it is told.
+   */
   async pick(text: string, within = 'body') {
-    await this.page.waitForFunction(
-      (part: string, wanted: string) => {
-        const all = document.querySelectorAll<HTMLElement>(`${part} button, ${part} label`);
-        const found = [...all].find(
-          (each) => each.textContent === wanted && !(each as HTMLButtonElement).disabled,
-        );
-        found?.click();
-        return found !== undefined;
-      },
-      {},
-      within,
-      text,
-    );
+    for (let isClicked = false; !isClicked;) {
+      const waited = await this.page.waitForFunction(findToPick, {}, within, text);
+      const found = waited as JSHandle<HTMLElement | null>;
+      isClicked = await found.evaluate(clickIfThere).catch((error: unknown) => {
+        if (/context|navigat/i.test(String(error))) return true;
+        throw error;
+      });
+    }
   }
 
   /** Writes another text into a field. */
@@ -195,9 +206,9 @@ export class Visitor {
     return this.page.$eval(selector, (field) => (field as HTMLInputElement).value);
   }
 
-  /** Waits until the text at a selector matches. */
+  /** Waits until the text at a selector matches; a failure says what was there instead. */
   async reads(selector: string, pattern: RegExp) {
-    await this.page.waitForFunction(
+    const read = this.page.waitForFunction(
       (at: string, source: string, flags: string) =>
         new RegExp(source, flags).test(document.querySelector(at)?.textContent ?? ''),
       {},
@@ -205,6 +216,10 @@ export class Visitor {
       pattern.source,
       pattern.flags,
     );
+    await read.catch(async (cause: unknown) => {
+      const there = await this.text(selector).catch(() => null);
+      throw new Error(`${selector} reads ${JSON.stringify(there)}, not ${pattern}`, { cause });
+    });
   }
 
   /** Waits until this selector matches nothing that can be seen. */
@@ -237,13 +252,52 @@ export class Visitor {
     await this.page.keyboard.up('Control');
   }
 
-  /** Waits until the offline worker controls the page. */
+  /**
+   * Lets the offline worker be installed, and waits until it controls the page. Until then a
+   * visitor
+   * has none: it copies the whole app for each profile, a third of the time of these tests.
+   */
   async workerInstalled() {
+    if (this.hold !== undefined) {
+      await this.page.removeScriptToEvaluateOnNewDocument(this.hold);
+      this.hold = undefined;
+      await this.page.evaluate(letWorkerGo);
+    }
     await this.page.waitForFunction(async () => {
       await navigator.serviceWorker.ready;
       return navigator.serviceWorker.controller?.state === 'activated';
     });
   }
+}
+
+/** Runs in the page before its own script: what registers the offline worker waits. */
+function holdWorker() {
+  const { serviceWorker } = navigator as Partial<Navigator>;
+  if (!serviceWorker) return;
+  const register = serviceWorker.register.bind(serviceWorker);
+  const released = new Promise<void>((resolve) => {
+    addEventListener('release-worker', () => resolve(), { once: true });
+  });
+  serviceWorker.register = (...worker) => released.then(() => register(...worker));
+}
+
+/** Runs in the page: what waited to register the offline worker goes on. */
+const letWorkerGo = () => void dispatchEvent(new Event('release-worker'));
+
+/** Runs in the page: an enabled button or choice with exactly this text; null for none. */
+function findToPick(part: string, wanted: string): HTMLElement | null {
+  const all = document.querySelectorAll<HTMLElement>(`${part} button, ${part} label`);
+  const found = [...all].find(
+    (each) => each.textContent === wanted && !(each as HTMLButtonElement).disabled,
+  );
+  return found ?? null;
+}
+
+/** Runs in the page: clicks what is still there; false where the page has made it anew. */
+function clickIfThere(found: HTMLElement | null): boolean {
+  if (!found?.isConnected || (found as HTMLButtonElement).disabled) return false;
+  found.click();
+  return true;
 }
 
 /** Runs in the page: true once React has taken hold of what is at a selector. */

@@ -1,4 +1,5 @@
-import { randomSource, type PlainHome, type PlainLeg, type PlainOuting } from './simulator';
+import { randomSource } from './random-source';
+import type { PlainHome, PlainLeg, PlainOuting } from './plain-outing';
 
 /** The outings that the simulator walks, and each as the log that a person would write. */
 

@@ -1,4 +1,4 @@
-import { randomSource } from './simulator';
+import { randomSource } from './random-source';
 
 /**
  * Parties that walk loops from a camp, simulated the plain way: places are drawn, each leg is read

@@ -3,79 +3,10 @@
  * with the core: its own numbers, its own sums, its own reading of what an outing is.
  */
 
-/** One leg as a person writes it. Distances are in metres on the level, however they were got. */
-export interface PlainLeg {
-  /** As written: `NE`, `220`, `220.5`, `S40W`. */
-  readonly written: string;
-  readonly degrees: number;
-  readonly metres: number;
-  readonly by: 'paces' | 'metres' | 'minutes';
-  readonly ground?: string;
-  readonly slopeDegrees?: number;
-  /** A back bearing that agrees is written too. */
-  readonly hasBack?: boolean;
-  /** True for a bearing off the map, along what it shows. */
-  readonly offMap?: boolean;
-  readonly aim: 'needle' | 'landmark' | 'sighted';
-  readonly compass: string;
-  /** An obstacle boxed on the leg: metres out, and metres along. */
-  readonly box?: readonly [number, number];
-  /** The leg before which one walks on from here, by number; 0 for the start. */
-  readonly from?: number;
-}
-
-export interface PlainHome {
-  readonly aim: PlainLeg['aim'];
-  readonly compass: string;
-  readonly by: PlainLeg['by'];
-  readonly ground?: string;
-}
-
-/** What is known of the paces on a ground: nothing, or a calibration. */
-export interface PlainPace {
-  readonly metres: number;
-  /** Share; of a new walk. */
-  readonly spread?: number;
-  readonly walks?: number;
-}
-
-export interface PlainOuting {
-  readonly name: string;
-  readonly legs: readonly PlainLeg[];
-  readonly home: PlainHome;
-  /** By ground; the empty one is for all others. */
-  readonly paces: Readonly<Record<string, PlainPace>>;
-  /** One sigma in degrees; null where no declination is in use. */
-  readonly declinationSigma: number | null;
-}
+import type { PlainLeg, PlainOuting, PlainPace } from './plain-outing';
+import { randomSource } from './random-source';
 
 const RAD = Math.PI / 180;
-
-/** Numerical Recipes' quick generator with Box and Muller; nothing of the core's. */
-export function randomSource(seed: number) {
-  let state = BigInt.asUintN(64, BigInt(seed) * 2862933555777941757n + 3037000493n);
-  let [low, high] = [Number(state & 0xffffffffn) | 1, Number(state >> 32n) | 1];
-  state = 0n;
-  const uniform = () => {
-    // Two multiply-with-carry halves (G. Marsaglia, 1994; memory).
-    high = (36969 * (high & 65535) + (high >>> 16)) >>> 0;
-    low = (18000 * (low & 65535) + (low >>> 16)) >>> 0;
-    return (((high << 16) + low) >>> 0) / 4294967296;
-  };
-  let kept = NaN;
-  const normal = () => {
-    if (!Number.isNaN(kept)) {
-      const value = kept;
-      kept = NaN;
-      return value;
-    }
-    const radius = Math.sqrt(-2 * Math.log(1 - uniform()));
-    const angle = 2 * Math.PI * uniform();
-    kept = radius * Math.sin(angle);
-    return radius * Math.cos(angle);
-  };
-  return { uniform, normal };
-}
 
 const FOLLOWING = { needle: 4, landmark: 2, sighted: 1 };
 

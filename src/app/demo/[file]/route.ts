@@ -2,13 +2,18 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_LOGS } from '@/views/outings/demo-logs';
 
+/** The text files of the demo. */
+const TEXTS = [...DEMO_LOGS.map(({ file }) => file), 'plateau.route.txt'];
+const PICTURE = 'ormsay-lake.png';
+
 export const dynamic = 'force-static';
 export const dynamicParams = false;
-export const generateStaticParams = () => DEMO_LOGS.map(({ file }) => ({ file }));
+export const generateStaticParams = () => [...TEXTS, PICTURE].map((file) => ({ file }));
 
-/** A demo outing, as the plain text that a user could have typed. */
+/** The demo: outings and a route as the text that a user could have typed, and a map. */
 export async function GET(_request: Request, { params }: { params: Promise<{ file: string }> }) {
   const { file } = await params;
-  const text = readFileSync(join(process.cwd(), 'demo', file), 'utf8');
-  return new Response(text, { headers: { 'Content-Type': 'text/plain; charset=utf-8' } });
+  const type = file === PICTURE ? 'image/png' : 'text/plain; charset=utf-8';
+  const bytes = readFileSync(join(process.cwd(), 'demo', file));
+  return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': type } });
 }

@@ -5,6 +5,7 @@ import { correctionLine } from './correction';
 import { dateLine } from './date';
 import { declinationLine } from './declination';
 import { errorsLine } from './errors';
+import { followsLine } from './follows';
 import { formatLine } from './format';
 import type { HeaderLine } from './header-line';
 import { outingLine } from './outing';
@@ -18,6 +19,7 @@ export const HEADER_LINES: readonly HeaderLine[] = [
   byLine,
   dateLine,
   startLine,
+  followsLine,
   declinationLine,
   correctionLine,
   convergenceLine,

@@ -8,9 +8,10 @@ import { AREA_FORMATS } from '@/formats/area';
 import type { AreaFormat } from '@/formats/area/area-format';
 import { jsonFormat } from '@/formats/json';
 import { fileName } from '@/formats/zip';
-import { logbookOf, type Logbook } from '@/core/model/logbook';
+import { logbookOf } from '@/core/model/logbook';
 import { PressButton } from '@/ui/controls/press-button';
 import { ToolButton } from '@/ui/controls/tool-button';
+import { codedText } from '@/views/files/codes/coded-text';
 import { save } from '@/views/shared/data/save-file';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
@@ -39,15 +40,14 @@ export function AreaTools({ open }: { open: OpenArea }) {
     setFault(made.ok ? null : made.fault);
     if (made.ok) saveAs(area.name, format.fileEnding, format.mediaType, made.value);
   };
-  const [coded, setCoded] = useState<Logbook | null>(null);
+  const [coded, setCoded] = useState<string | null>(null);
   const whole = () => {
     const members = open.outings.filter(({ id }) => area.outings.includes(id));
-    return logbookOf(members, new Date().toISOString(), [], [area]);
+    return logbookOf(members, new Date().toISOString(), [], { areas: [area] });
   };
   const exportWhole = () => {
-    const written = jsonFormat.write(whole(), null);
-    const { fileEnding, mediaType } = jsonFormat;
-    if (written.ok) saveAs(area.name, fileEnding, mediaType, written.value);
+    const text = codedText(whole());
+    if (text !== null) saveAs(area.name, jsonFormat.fileEnding, jsonFormat.mediaType, text);
   };
   return (
     <div className={styles.areaTools}>
@@ -72,7 +72,10 @@ export function AreaTools({ open }: { open: OpenArea }) {
             </PressButton>
           ))}
         <PressButton onClick={exportWhole}>{WORDS.whole}</PressButton>
-        <PressButton onClick={() => setCoded(coded ? null : whole())} aria-pressed={coded !== null}>
+        <PressButton
+          onClick={() => setCoded(coded ? null : codedText(whole()))}
+          aria-pressed={coded !== null}
+        >
           {coded ? WORDS.hideCodes : WORDS.showCodes}
         </PressButton>
         <ToolButton
@@ -83,7 +86,7 @@ export function AreaTools({ open }: { open: OpenArea }) {
         />
       </div>
       {fault && <p role="alert">{fault}</p>}
-      {coded && <ShowCodes logbook={coded} />}
+      {coded && <ShowCodes text={coded} />}
     </div>
   );
 }

@@ -17,6 +17,7 @@ import {
   metresSoFar,
   usualSpeed,
   type Counting,
+  type CountingBy,
   type LegTexts,
 } from './leg-of-count';
 import { progressOf, signalBetween } from './progress';
@@ -37,8 +38,8 @@ export interface CounterProps {
   wanted: { readonly metres: Metres; readonly name: string } | null;
   /** Stores a tap; resolves to null when it is durable. */
   add: (line: CountLine) => Promise<StoreFault | null>;
-  /** The number of the newest record of the count, of any tab. */
-  newest: () => Promise<number | null>;
+  /** The count with every tap of this tab; null where another tab has gone on with it. */
+  settled: () => Promise<Count | null>;
   run: (command: Command) => Promise<Outcome>;
   undo: () => Promise<Outcome>;
 }
@@ -81,26 +82,31 @@ function useWantedTarget({ wanted, count }: CounterProps, write: (line: CountLin
   });
 }
 
+/** What came of logging a count: the line of the log, or why there is none. */
+type Logged = { readonly line: string } | { readonly failed: string };
+
 /** Logs a count as a leg, and takes it back. */
 function useLogging(
   props: CounterProps,
-  entries: (texts: LegTexts) => ReturnType<typeof entriesOf>,
+  by: CountingBy,
   write: (line: CountLine) => Promise<void>,
 ) {
-  const { solution, count, newest, run, undo } = props;
-  /** Resolves to why that failed, or null. */
-  const log = async (texts: LegTexts): Promise<string | null> => {
-    if (openBox(count)) return WORDS.boxFirst;
-    const made = entries(texts);
-    if (!made.ok) return faultMessage(made.fault);
-    return exclusively(`cairn-count-${solution.outing.id}`, async () => {
+  const { solution, settled, run, undo } = props;
+  const log = (texts: LegTexts) =>
+    exclusively(`cairn-count-${solution.outing.id}`, async (): Promise<Logged> => {
+      // A tap or an undo may still be being written: the leg is what is counted after it.
+      const count = await settled();
       // Another tab may have logged the same count: then there is nothing left to log.
-      if ((await newest()) !== count.number) return WORDS.countedElsewhere;
-      const refused = outcomeMessage(await run(addEntries(made.value)));
-      if (refused === null) await write({ kind: 'end' });
-      return refused;
+      if (!count || isEmpty(count)) return { failed: WORDS.countedElsewhere };
+      if (openBox(count)) return { failed: WORDS.boxFirst };
+      const line = lineOf(solution, count, by, texts, Date.now());
+      const made = entriesOf(solution, count, by, line);
+      if (!made.ok) return { failed: faultMessage(made.fault) };
+      const failed = outcomeMessage(await run(addEntries(made.value)));
+      if (failed !== null) return { failed };
+      await write({ kind: 'end' });
+      return { line };
     });
-  };
   /** Takes the leg that was logged last out of the log, and goes on with its count. */
   const takeBack = async (): Promise<string | null> => {
     const refused = outcomeMessage(await undo());
@@ -164,15 +170,12 @@ export function useCounter(props: CounterProps) {
   useWantedTarget(props, write);
 
   const line = (texts: LegTexts) => lineOf(solution, count, by, texts, Date.now());
-  const { log, takeBack } = useLogging(
-    props,
-    (texts) => entriesOf(solution, count, by, line(texts)),
-    write,
-  );
+  const { log, takeBack } = useLogging(props, by, write);
+  /** Resolves to why that failed, or null. */
   const logged = async (texts: LegTexts): Promise<string | null> => {
-    const said = WORDS.logged(line(texts));
-    const failed = await log(texts);
-    setStatus(failed ?? said);
+    const came = await log(texts);
+    const failed = 'failed' in came ? came.failed : null;
+    setStatus('line' in came ? WORDS.logged(came.line) : came.failed);
     setCanTakeBack(failed === null);
     return failed;
   };

@@ -7,6 +7,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from '../files.module.css';
 import { offeredFile, type OfferedFile } from '../import/offered-file';
 import { WORDS } from '../words';
+import { codedText } from './coded-text';
 
 const ShowCodes = dynamic(() => import('./show-codes').then((it) => it.ShowCodes), { ssr: false });
 const ReadCodes = dynamic(() => import('./read-codes').then((it) => it.ReadCodes), { ssr: false });
@@ -23,8 +24,8 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
   const [id, setId] = useState(first ?? outings[0]?.id ?? '');
   const [mode, setMode] = useState<'show' | 'read' | null>(null);
   const outing = outings.find((each) => each.id === id);
-  const logbook = useMemo(
-    () => (outing ? logbookOf([outing], new Date().toISOString()) : null),
+  const text = useMemo(
+    () => (outing ? codedText(logbookOf([outing], new Date().toISOString())) : null),
     [outing],
   );
   const toggle = (wanted: 'show' | 'read') => setMode(mode === wanted ? null : wanted);
@@ -56,7 +57,7 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
           {mode === 'read' ? WORDS.stopReading : WORDS.readCodes}
         </Button>
       </div>
-      {mode === 'show' && logbook && <ShowCodes key={outing?.id} logbook={logbook} />}
+      {mode === 'show' && text !== null && <ShowCodes key={outing?.id} text={text} />}
       {mode === 'read' && (
         <ReadCodes
           onText={(content) => {

@@ -1,8 +1,6 @@
 import { Button } from 'antd';
 import QRCode from 'qrcode';
 import { useEffect, useMemo, useState } from 'react';
-import type { Logbook } from '@/core/model/logbook';
-import { jsonFormat } from '@/formats/json';
 import { qrFrames } from '@/formats/qr-frames';
 import styles from '../files.module.css';
 import { WORDS } from '../words';
@@ -10,11 +8,10 @@ import { WORDS } from '../words';
 /** How long a code is shown: long enough for a slow camera to see it twice. */
 const EVERY_MS = 450;
 
-/** The frames of a logbook; null when there would be too many. */
-function framesFor(logbook: Logbook): Uint8Array[] | null {
-  const written = jsonFormat.write(logbook, null);
+/** The frames of a file's text; null when there would be too many. */
+function framesFor(text: string): Uint8Array[] | null {
   try {
-    return written.ok ? qrFrames(written.value) : null;
+    return qrFrames(text);
   } catch {
     return null;
   }
@@ -44,8 +41,8 @@ function useCodeDrawing(frame: Uint8Array | undefined): Drawing | null {
 }
 
 /** Outings, or an area, as QR codes, one after the other, over and over. */
-export function ShowCodes({ logbook }: { logbook: Logbook }) {
-  const frames = useMemo(() => framesFor(logbook), [logbook]);
+export function ShowCodes({ text }: { text: string }) {
+  const frames = useMemo(() => framesFor(text), [text]);
   const [index, setIndex] = useState(0);
   const [runs, setRuns] = useState(true);
   const drawing = useCodeDrawing(frames?.[index]);

@@ -24,9 +24,9 @@ interface Props {
 
 /** What would be imported, and what is there already. Nothing is written before that is chosen. */
 export function Preview({ name, summary, isCurrent, importer, onImported, onCancel }: Props) {
-  const { outings, profiles, areas, knownPlaces, messages } = summary;
+  const { outings, profiles, areas, routes, knownPlaces, messages } = summary;
   const work = useImport(importer, name, summary, onImported);
-  const isNothing = work.count === 0 && profiles + areas + knownPlaces === 0;
+  const isNothing = work.count === 0 && profiles + areas + routes + knownPlaces === 0;
   return (
     <>
       <p>{WORDS.contents(name)}</p>
@@ -51,6 +51,7 @@ export function Preview({ name, summary, isCurrent, importer, onImported, onCanc
         {outings.length > MOST_SHOWN && <li>{WORDS.moreOutings(outings.length - MOST_SHOWN)}</li>}
         {profiles > 0 && <li>{WORDS.profiles(profiles)}</li>}
         {areas > 0 && <li>{WORDS.areas(areas)}</li>}
+        {routes > 0 && <li>{WORDS.routes(routes)}</li>}
         {knownPlaces > 0 && <li>{WORDS.knownPlaces(knownPlaces)}</li>}
       </ul>
       <Messages messages={messages} />

@@ -13,9 +13,13 @@ export interface Imported {
   readonly link: { readonly href: string; readonly words: string } | null;
 }
 
-/** To the area that came with the outings, or to one that would join them. */
+/** To a route that came alone, to the area of the outings, or to one that would join them. */
 function importedOf(result: ImportResult, profiles: number): Imported {
   const words = WORDS.imported(result, profiles);
+  const [route] = result.routes;
+  if (route !== undefined && result.ids.length === 0) {
+    return { words, link: { href: viewUrl('route', route), words: WORDS.openRoute } };
+  }
   const [area] = result.areas;
   if (area !== undefined) {
     return { words, link: { href: viewUrl('area', area), words: WORDS.openArea } };

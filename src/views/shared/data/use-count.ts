@@ -9,5 +9,5 @@ const LOADING: CountState = { status: 'loading' };
 export function useCount(id: string) {
   const session = useMemo(() => new CountSession(browserDatabase(), id), [id]);
   const state = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
-  return useMemo(() => ({ state, add: session.add, newest: session.newest }), [state, session]);
+  return useMemo(() => ({ state, add: session.add, settled: session.settled }), [state, session]);
 }

@@ -2,7 +2,8 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
-import type { Size, View } from '@/sketch/view';
+import type { Degrees } from '@/core/units/units';
+import { onPlane, onScreen, type Size, type View } from '@/sketch/view';
 
 /** How far one may zoom: pixels a metre. */
 const ZOOM_LIMITS: [number, number] = [0.0005, 40];
@@ -82,8 +83,18 @@ export function useView(svg: Svg, toFit: (size: Size) => View) {
     (dx: number, dy: number) => setMoved({ ...view, x: view.x + dx, y: view.y + dy }),
     [view],
   );
+  /** Another bearing up, about the middle of what is seen. */
+  const turnTo = useCallback(
+    (turn: Degrees) => {
+      const middle = { x: size.width / 2, y: size.height / 2 };
+      const turned = { ...view, turn };
+      const { x, y } = onScreen(turned, onPlane(view, middle));
+      setMoved({ ...turned, x: view.x + middle.x - x, y: view.y + middle.y - y });
+    },
+    [view, size],
+  );
   const fit = useCallback(() => setMoved(null), []);
-  return { view, size, isFitted: moved === null, zoomBy, panBy, fit };
+  return { view, size, isFitted: moved === null, zoomBy, panBy, turnTo, fit };
 }
 
 export type ViewControls = ReturnType<typeof useView>;

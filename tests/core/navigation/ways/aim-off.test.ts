@@ -4,7 +4,8 @@ import { azimuthOf, lengthOf } from '@/core/units/plane';
 import { degrees, radians } from '@/core/units/units';
 import { solvedLog } from '../../../support/outings';
 import { logOf, mixedOuting, NAMED_OUTINGS } from '../../../support/walks/outings';
-import { shareOnSide, type PlainOuting } from '../../../support/walks/simulator';
+import { shareOnSide } from '../../../support/walks/simulator';
+import type { PlainOuting } from '../../../support/walks/plain-outing';
 
 const named = (name: string): PlainOuting =>
   NAMED_OUTINGS.find((outing) => outing.name === name) ?? expect.fail(name);

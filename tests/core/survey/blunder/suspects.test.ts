@@ -12,7 +12,7 @@ import {
   type PlainReading,
   type Random,
 } from '../../../support/walks/parties';
-import { randomSource } from '../../../support/walks/simulator';
+import { randomSource } from '../../../support/walks/random-source';
 
 const HUNDRED = Math.round(100 * PACES_PER_METRE);
 const degreesMore = (by: number) => (read: PlainReading) =>

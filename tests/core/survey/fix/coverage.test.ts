@@ -4,7 +4,7 @@ import { planePointOf } from '@/core/place/geodesic';
 import { fixOnEarth } from '@/core/survey/fix/on-earth';
 import type { Sight } from '@/core/survey/fix/sights';
 import { asked, markAt, sightOf } from '../../../support/survey/sights';
-import { randomSource } from '../../../support/walks/simulator';
+import { randomSource } from '../../../support/walks/random-source';
 
 /** Metres of a degree, near enough for a country of some kilometres: nothing of the core's. */
 const METRES_A_DEGREE = 111_195;

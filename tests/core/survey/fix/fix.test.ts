@@ -5,7 +5,7 @@ import { nextMark } from '@/core/survey/fix/next-mark';
 import { inDirection, pathsHere } from '@/core/survey/fix/identify';
 import { NO_STATIONS } from '@/core/survey/fix/sights';
 import { asked, markAt, sightOf } from '../../../support/survey/sights';
-import { randomSource } from '../../../support/walks/simulator';
+import { randomSource } from '../../../support/walks/random-source';
 
 const { WGS84 } = geodesic.Geodesic;
 const HERE = { latitude: 54.2, longitude: -63.5 };

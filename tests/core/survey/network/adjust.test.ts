@@ -5,7 +5,7 @@ import { lineCovariances } from '@/core/survey/network/line-covariances';
 import { eliminationOrder } from '@/core/survey/network/ordering';
 import type { Network, NetworkLine } from '@/core/survey/network/readings';
 import { denseAdjustment } from '../../../support/survey/dense-adjustment';
-import { randomSource } from '../../../support/walks/simulator';
+import { randomSource } from '../../../support/walks/random-source';
 
 const RAD = Math.PI / 180;
 const SOURCES: Network['sources'] = [

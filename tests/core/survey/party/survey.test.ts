@@ -10,7 +10,7 @@ import { covarianceBetween, survey } from '@/core/survey/party/survey';
 import { solvedLog } from '../../../support/outings';
 import { nodeNamed, partyOf, surveyOf } from '../../../support/survey/surveys';
 import { logsOf, oneLoop, threeParties } from '../../../support/walks/parties';
-import { randomSource } from '../../../support/walks/simulator';
+import { randomSource } from '../../../support/walks/random-source';
 
 const LOOP = 'start Dock\npace 65 per 100 m\n048 130p\n140 200m\n235 95p\n330 180m > Dock\n060 90m';
 

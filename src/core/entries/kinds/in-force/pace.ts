@@ -26,7 +26,9 @@ const schema = openObject({
   walks: z.optional(z.int().check(z.gte(1), z.lte(MOST_WALKS))),
   note: optionalNote,
 });
-type PaceEntry = z.infer<typeof schema>;
+/** The schema of a line of this kind, for plans that have paces without a log. */
+export const entrySchemaOfPace = schema;
+export type PaceEntry = z.infer<typeof schema>;
 
 const UNIT_TEXT: Readonly<Record<PaceUnit, string>> = {
   'per-100-m': 'per 100 m',

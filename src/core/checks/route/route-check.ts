@@ -1,0 +1,33 @@
+import type { Plan } from '../../navigation/route/plan';
+
+/** Something in a plan that is missing or looks wrong. It changes nothing. */
+export interface RouteWarning {
+  readonly code:
+    | 'nothing-catches'
+    | 'target-unseen'
+    | 'other-way'
+    | 'aim-impossible'
+    | 'tick-beyond'
+    | 'same-place'
+    | 'late'
+    | 'no-declination'
+    | 'crosses-barrier';
+  /** The number of the leg, from 1; null for the whole route. */
+  readonly leg: number | null;
+  readonly message: string;
+}
+
+/** A line that is not to be crossed: cliffs, a river in spate, water. */
+export interface Barrier {
+  readonly name: string;
+  readonly positions: readonly { readonly latitude: number; readonly longitude: number }[];
+}
+
+/** What a plan is checked with, beside itself. */
+export interface RouteAround {
+  /** Minutes of the route's clock at which the sun sets at its end; null where it isn't known. */
+  readonly sunsetMinutes: number | null;
+  readonly barriers: readonly Barrier[];
+}
+
+export type RouteCheck = (plan: Plan, around: RouteAround) => RouteWarning[];

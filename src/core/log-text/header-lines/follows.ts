@@ -1,0 +1,19 @@
+import type { HeaderLine } from './header-line';
+
+const LONGEST_ID = 100;
+
+/** `follows ROUTE ; NAME`: the route that the outing follows, by its id. */
+export const followsLine: HeaderLine = {
+  keyword: 'follows',
+  once: 'follows',
+  takesWholeLine: false,
+  read(cursor, note) {
+    const column = cursor.position;
+    const route = cursor.rest();
+    if (route === '' || route.length > LONGEST_ID || /\s/.test(route)) {
+      cursor.expected('route-id', undefined, column);
+    }
+    return { follows: { route, ...(note !== undefined && { note }) } };
+  },
+  write: ({ follows }) => (follows ? { text: follows.route, note: follows.note } : null),
+};

@@ -1,0 +1,42 @@
+import { bearingText, lengthText } from '../../units/shown';
+import { visibleText } from '../../units/visible';
+import { arrivalMinutes, clockText, planTime } from './clock';
+import type { Plan } from './plan';
+
+const place = ({ latitude, longitude }: { latitude: number; longitude: number }) =>
+  `${latitude.toFixed(5)} ${longitude.toFixed(5)}`;
+
+/**
+ * The plan as a text to leave with someone: who, where, by when, and when to call for help. Plain
+ * letters, one thing a line.
+ */
+export function leaveText(plan: Plan, sunset: number | null): string {
+  const { route, legs, positions, metres, minutes } = plan;
+  const [start] = route.points;
+  const day = route.date?.day;
+  const leaving = route.date?.time;
+  const end = arrivalMinutes(plan, minutes);
+  const lines = [
+    `Route: ${route.name || 'without a name'}`,
+    route.party && `Who: ${route.party}`,
+    start && `Start: ${start.name} (${place(positions[0]!)})`,
+    (day ?? leaving) && `Leaving: ${[day, leaving].filter(Boolean).join(' ')}`,
+    ...legs.map((leg) => {
+      const set = leg.set ? `${bearingText(leg.set.degrees)} ${leg.set.north}` : 'no bearing';
+      return (
+        `${leg.number}. To ${leg.to} (${place(positions[leg.number]!)}): ${set}, ` +
+        `${lengthText(leg.metres)}, by ${planTime(plan, leg.minutesFromStart)}`
+      );
+    }),
+    legs.length > 0 && `In all ${lengthText(metres)}, ${Math.round(minutes)} min without rests.`,
+    end !== null && legs.length > 0 && `At the end: ${clockText(end)}`,
+    sunset !== null && `Sunset there: ${clockText(sunset)}`,
+    route.turnBackBy && `We turn back by ${route.turnBackBy}, wherever we are.`,
+    route.backBy && `We are back by ${route.backBy}.`,
+    route.tell && `If you have not heard from us by then: ${route.tell}`,
+  ];
+  return `${lines
+    .filter((line): line is string => Boolean(line))
+    .map(visibleText)
+    .join('\n')}\n`;
+}

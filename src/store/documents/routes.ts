@@ -1,0 +1,7 @@
+import { routeSchema, type Route } from '../../core/model/route';
+import { DocumentLogs } from './document-log';
+import type { DocumentState } from './replay';
+
+/** The routes of this device. */
+export const routeLogs = new DocumentLogs<Route>('route', ({ routes }) => routes, routeSchema);
+export type RouteState = DocumentState<Route>;

@@ -1,0 +1,252 @@
+import { Checkbox, Radio, Select } from 'antd';
+import { useState } from 'react';
+import type { MapPicture } from '@/core/model/map-picture';
+import type { PictureTie } from '@/core/place/picture/tie';
+import { normalised } from '@/core/units/angle';
+import { visibleText } from '@/core/units/visible';
+import type { Pixel, View } from '@/sketch/view';
+import { ViewPage } from '@/views/shared/page/view-page';
+import { viewUrl } from '@/views/views';
+import { LayersDrawn, pathThrough } from './layers';
+import styles from './map.module.css';
+import { LinePanel } from './panels/line-panel';
+import { MeasurePanel } from './panels/measure-panel';
+import { PLATE_AT_FIRST, PlateDrawn, ProtractorPanel, type PlateState } from './panels/protractor';
+import { RoutePanel } from './panels/route-panel';
+import { TiePanel } from './panels/tie-panel';
+import { pixelOnScreen } from './picture-plane';
+import { Sheet } from './sheet';
+import type { Chosen } from './use-layers';
+import { MODES, useMap, type Mode, type OpenMap } from './use-map';
+import type { Tiles } from './use-tiles';
+import { WORDS } from './words';
+
+interface Props {
+  picture: MapPicture;
+  tiles: Tiles;
+  arrived: number;
+  first: Pick<Chosen, 'route' | 'outing'>;
+}
+
+/** What was tapped, in the mode that it was tapped in. */
+interface Tapped {
+  readonly mode: Mode;
+  readonly taps: readonly Pixel[];
+  readonly plate: PlateState;
+}
+
+/** The taps after another one: some modes want one place, some two, some any number. */
+function afterTap({ mode, taps, plate }: Tapped, pixel: Pixel): Tapped {
+  const keeps = { look: 0, tie: 0, route: 0, measure: 1, protractor: 1, line: 1000 }[mode];
+  const before = taps.length > keeps ? [] : taps.slice(0, keeps);
+  return { mode, taps: mode === 'look' ? [] : [...before, pixel], plate };
+}
+
+/** A picture of a map, tied to the earth, and what is done on it. */
+export function MapPage({ picture, tiles, arrived, first }: Props) {
+  const open = useMap(picture, first);
+  const [tapped, setTapped] = useState<Tapped>({
+    mode: open.tie.ok ? (first.route === null ? 'measure' : 'route') : 'tie',
+    taps: [],
+    plate: PLATE_AT_FIRST,
+  });
+  const set = (change: Partial<Tapped>) => setTapped((before) => ({ ...before, ...change }));
+  return (
+    <ViewPage
+      view="map"
+      about={visibleText(picture.name)}
+      back={{ href: viewUrl('map'), words: WORDS.pictures }}
+      plain
+    >
+      {open.fault && <p role="alert">{open.fault}</p>}
+      <div className={styles.columns}>
+        <Sheet
+          tiles={tiles}
+          arrived={arrived}
+          ups={open.ups}
+          onTap={(pixel) => setTapped((before) => afterTap(before, pixel))}
+          over={(view) => <Over open={open} picture={picture} tapped={tapped} view={view} />}
+        />
+        <div className={styles.rooms}>
+          <Radio.Group
+            className={styles.modes}
+            optionType="button"
+            aria-label={WORDS.sheet}
+            value={tapped.mode}
+            options={MODES.map((value) => ({ value, label: WORDS.modes[value] }))}
+            onChange={({ target }) => set({ mode: target.value as Mode, taps: [] })}
+          />
+          <Panel
+            open={open}
+            picture={picture}
+            tiles={tiles}
+            arrived={arrived}
+            tapped={tapped}
+            set={set}
+          />
+          <LayerChoice open={open} />
+          <p className={styles.soft}>{WORDS.caution}</p>
+        </div>
+      </div>
+    </ViewPage>
+  );
+}
+
+interface OverProps {
+  open: OpenMap;
+  picture: MapPicture;
+  tapped: Tapped;
+  view: View;
+}
+
+/** What is drawn over the picture: the layers, the points that tie it, and what was tapped. */
+function Over({ open: { tie, layers }, picture, tapped, view }: OverProps) {
+  const { mode, taps, plate } = tapped;
+  const screen = taps.map((tap) => pixelOnScreen(view, tap));
+  const [first] = screen;
+  const suspect = tie.ok ? tie.value.suspect?.index : undefined;
+  const up = tie.ok ? tie.value.upDegrees : 0;
+  return (
+    <>
+      {tie.ok && <LayersDrawn layers={layers.layers} tie={tie.value} view={view} />}
+      {mode === 'tie' &&
+        picture.controls.map(({ x, y, label }, index) => {
+          const at = pixelOnScreen(view, { x, y });
+          return (
+            <g key={index} className={styles.control} data-suspect={suspect === index}>
+              <path d={`M${at.x - 11} ${at.y}h22M${at.x} ${at.y - 11}v22`} />
+              <text x={at.x + 8} y={at.y - 8}>
+                {visibleText(label)}
+              </text>
+            </g>
+          );
+        })}
+      {screen.length > 1 && <path className={styles.tappedLine} d={pathThrough(screen)} />}
+      {screen.map(({ x, y }, index) => (
+        <circle key={index} className={styles.tapped} cx={x} cy={y} r={7} />
+      ))}
+      {mode === 'protractor' && first && (
+        <PlateDrawn state={plate} at={first} turn={normalised(plate.edge - up - view.turn)} />
+      )}
+    </>
+  );
+}
+
+interface PanelProps extends Omit<Props, 'first'> {
+  open: OpenMap;
+  tapped: Tapped;
+  set: (change: Partial<Tapped>) => void;
+}
+
+/** What the mode is for. */
+function Panel(props: PanelProps) {
+  const { open, picture, tiles, arrived, tapped, set } = props;
+  if (tapped.mode === 'tie') {
+    return (
+      <TiePanel
+        picture={picture}
+        tie={open.tie}
+        known={open.layers.there?.known ?? []}
+        tiles={tiles}
+        arrived={arrived}
+        at={tapped.taps.at(-1) ?? null}
+        onAt={(pixel) => set({ taps: pixel ? [pixel] : [] })}
+        change={open.change}
+      />
+    );
+  }
+  if (!open.tie.ok) return <p>{WORDS.needsTie}</p>;
+  return <TiedPanel {...props} tie={open.tie.value} />;
+}
+
+/** What a picture that is tied is for. */
+function TiedPanel({ open, tie, tapped, set }: PanelProps & { tie: PictureTie }) {
+  const { layers, keepPlace } = open;
+  const { mode, taps, plate } = tapped;
+  const [from, to] = taps;
+  const forget = () => set({ taps: [] });
+  switch (mode) {
+    case 'measure':
+      return (
+        <MeasurePanel
+          tie={tie}
+          taps={taps}
+          gridMagnetic={open.gridMagnetic}
+          onAgain={forget}
+          onKeep={keepPlace}
+        />
+      );
+    case 'route':
+      return (
+        <RoutePanel
+          tie={tie}
+          route={layers.route}
+          plan={layers.plan}
+          at={taps.at(-1) ?? null}
+          onAdd={async (point) => {
+            const fault = await open.addPoint(point);
+            if (!fault) forget();
+            return fault;
+          }}
+          onStart={() => void open.startRoute()}
+        />
+      );
+    case 'line':
+      return (
+        <LinePanel
+          tie={tie}
+          taps={taps}
+          onBack={() => set({ taps: taps.slice(0, -1) })}
+          onDone={forget}
+          onKeep={keepPlace}
+        />
+      );
+    case 'protractor': {
+      const measured = from && to ? tie.measured(from, to) : null;
+      const wanted = measured?.gridDegrees ?? null;
+      return (
+        <ProtractorPanel
+          state={plate}
+          onState={(changed) => set({ plate: changed })}
+          wanted={wanted}
+        />
+      );
+    }
+    default:
+      return null;
+  }
+}
+
+/** What lies over the picture. */
+function LayerChoice({ open: { chosen, choose, layers } }: { open: OpenMap }) {
+  const { there } = layers;
+  const rows = [
+    ['route', WORDS.layerRoute, there?.routes ?? []],
+    ['outing', WORDS.layerOuting, there?.outings ?? []],
+    ['area', WORDS.layerArea, there?.areas ?? []],
+  ] as const;
+  return (
+    <section aria-labelledby="layers" className={styles.layerChoice}>
+      <h2 id="layers">{WORDS.layers}</h2>
+      {rows.map(([key, label, list]) => (
+        <Select
+          key={key}
+          className={styles.wide}
+          aria-label={label}
+          placeholder={label}
+          allowClear
+          showSearch={{ optionFilterProp: 'label' }}
+          value={chosen[key]}
+          options={list.map(({ id, name }) => ({
+            value: id,
+            label: `${label}: ${visibleText(name) || id}`,
+          }))}
+          onChange={(id: string | null | undefined) => choose({ [key]: id ?? null })}
+        />
+      ))}
+      <Checkbox checked={chosen.known} onChange={({ target }) => choose({ known: target.checked })}>
+        {WORDS.known}
+      </Checkbox>
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+import type { PictureTie } from '@/core/place/picture/tie';
+import type { Position } from '@/core/readings/position';
+import type { PlanePoint } from '@/core/units/plane';
+import { boundsOf } from '@/core/units/plane';
+import { onPlane, onScreen, viewOfBounds, type Pixel, type Size, type View } from '@/sketch/view';
+
+/**
+ * A picture as a plane for the views of the sketch: pixels to the right are its east, pixels up its
+ * north.
+ */
+export const planeOf = ({ x, y }: Pixel): PlanePoint => ({ east: x, north: -y });
+const pixelOf = ({ east, north }: PlanePoint): Pixel => ({ x: east, y: -north });
+
+/** Where a pixel of the picture is on the screen. */
+export const pixelOnScreen = (view: View, pixel: Pixel): Pixel => onScreen(view, planeOf(pixel));
+
+/** The pixel of the picture at a place of the screen. */
+export const pixelAt = (view: View, at: Pixel): Pixel => pixelOf(onPlane(view, at));
+
+/** Where a position is on the screen; null where the picture doesn't show it. */
+export function positionOnScreen(view: View, tie: PictureTie, position: Position): Pixel | null {
+  const pixel = tie.pixelOf(position);
+  return pixel && pixelOnScreen(view, pixel);
+}
+
+const MARGIN = 8;
+
+/** The view that shows the whole picture, as it was taken. */
+export const wholePicture =
+  ({ width, height }: Size) =>
+  (size: Size): View =>
+    viewOfBounds(
+      boundsOf([planeOf({ x: 0, y: 0 }), planeOf({ x: width, y: height })]),
+      { width: Math.max(1, size.width), height: Math.max(1, size.height) },
+      MARGIN,
+    );

@@ -1,0 +1,154 @@
+import type { FitKind, FitFault } from '@/core/place/picture/fit';
+import type { TieFault } from '@/core/place/picture/tie';
+import { faultMessage } from '@/core/faults/messages';
+import { lengthText } from '@/core/units/shown';
+import type { Metres } from '@/core/units/units';
+
+const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} MB`;
+
+const FIT_FAULTS: Readonly<Record<FitFault['code'], string>> = {
+  'too-few': 'Two points at least tie a picture; four or more take out the slant of a photograph.',
+  'in-line': 'These points lie on one line, or on each other: take one well off it.',
+  mirrored:
+    'By these points the map would be seen from behind: easting and northing swapped, or two ' +
+    'points mistaken for each other?',
+  folded: 'These points fold the picture over: one of them is far off.',
+};
+
+/** The words of the Map view. */
+export const WORDS = {
+  loading: 'Opening the picture…',
+  missing: 'There is no such picture on this device.',
+  unreadable: 'This picture can’t be read. JPEG, PNG, WebP and TIFF can.',
+  pictures: 'Pictures of maps',
+  none: 'No picture yet. Photograph your map from straight above, flat and evenly lit.',
+  add: 'Add a picture',
+  camera: 'Use the camera',
+  blank: 'No picture? A sheet with the grid alone',
+  blankAround: 'Around which place?',
+  blankHelp: 'Degrees, UTM or a grid square',
+  blankMake: 'Make the sheet',
+  demo: 'Add the demo map',
+  noDemo: 'The demo could not be loaded: it needs the network once.',
+  limit:
+    'JPEG, PNG, WebP or TIFF, up to 60 MB and 40 megapixels; a larger one is scaled down if you ' +
+    'agree. A GeoTIFF, or a picture with its world file (choose both), is read as it is. ' +
+    'Pictures stay on this device, and are not in the backup.',
+  tooLarge: (width: number, height: number, bytes: number, to: { width: number; height: number }) =>
+    `${width} × ${height} pixels, ${megabytes(bytes)}: larger than is kept. Scale it down to ` +
+    `${to.width} × ${to.height}?`,
+  scale: 'Scale it down',
+  cancel: 'Cancel',
+  reading: 'Reading the picture…',
+  kept: (bytes: number) => `${megabytes(bytes)} of pictures are kept.`,
+  about: (width: number, height: number, bytes: number) =>
+    `${width} × ${height}, ${megabytes(bytes)}`,
+  rename: 'Name',
+  remove: 'Delete',
+  reallyRemove: 'Delete it for good',
+  chooseFor: 'Choose the picture that the route lies on.',
+  caution:
+    'A picture is as good as its points: check one that you did not use. Carry the paper map too.',
+  modes: {
+    look: 'Look',
+    tie: 'Tie',
+    measure: 'Measure',
+    route: 'Route',
+    line: 'Lines',
+    protractor: 'Protractor',
+  },
+  layers: 'Lie over it',
+  layerRoute: 'Route',
+  layerOuting: 'Outing',
+  layerArea: 'Area',
+  known: 'Known places and lines',
+  noLayer: 'none',
+  zoomIn: 'Zoom in',
+  zoomOut: 'Zoom out',
+  fit: 'Fit',
+  turn: 'Turn',
+  ups: { picture: 'as taken', grid: 'grid north up', magnetic: 'magnetic north up', leg: 'leg up' },
+  sheet: 'Picture of the map',
+  // Tie.
+  tieHow:
+    'Tap a crossing of the grid or a known place, set it under the magnifier, and say where it ' +
+    'is. Spread the points over the corners; a fifth one checks the four.',
+  notTied: 'Not tied to the earth yet.',
+  tiedByFile: 'Tied by its own file.',
+  kinds: {
+    similarity: 'turned and scaled (similarity)',
+    affine: 'turned, scaled and sheared (affine)',
+    projective: 'seen from a slant (projective)',
+  } satisfies Record<FitKind, string>,
+  fitted: (kind: FitKind, rms: Metres) =>
+    `${WORDS_KINDS[kind]}; the points disagree by ${small(rms)} (RMS).`,
+  noCheck: 'One point more checks these: now they fit exactly, right or wrong.',
+  suspect: (label: string, metres: Metres) =>
+    `${label} disagrees with all the others by ${lengthText(metres)}: wrong reference, or wrong ` +
+    'crossing?',
+  fault: (fault: TieFault): string => {
+    if (fault.code === 'grid') return faultMessage(fault.fault);
+    if (fault.code === 'no-projection') {
+      return 'The file tells metres, and not of which grid: write its projection below.';
+    }
+    return FIT_FAULTS[fault.code];
+  },
+  reference: 'Where it is',
+  referenceHelp: 'Grid reference, UTM, degrees; or choose a known place',
+  square: 'Square of 100 km for short references',
+  addPoint: 'Tie it here',
+  removePoint: (label: string) => `Delete ${label}`,
+  residual: (metres: Metres) => small(metres),
+  magnifier: 'Magnifier: drag, or use the arrow keys',
+  projection: 'Grid of the map, if it isn’t UTM',
+  projectionHelp: '+proj=utm +zone=20 +datum=WGS84',
+  save: 'Save',
+  // Measure.
+  measureHow: 'Tap where from, then where to.',
+  measured: (set: string, metres: Metres) => `${set}, ${lengthText(metres)}`,
+  gridBearing: (digits: string) => `${digits} grid`,
+  magneticBearing: (digits: string) => `${digits} magnetic`,
+  onGround: (text: string) => `${text} on the ground`,
+  noDeclination: 'Choose a route or an outing below to have it magnetic.',
+  again: 'Measure again',
+  needsTie: 'Tie the picture first: then it tells bearings and metres.',
+  here: (text: string) => `The place: ${text}`,
+  asKnown: 'Keep as a known place',
+  // Route.
+  routeHow: 'Tap the points of the route one after another. They are read off the picture.',
+  noRoute: 'Choose a route under “Lie over it”, or start one.',
+  startRoute: 'Start a route here',
+  pointName: 'Name of the point',
+  addToRoute: 'Add to the route',
+  openRoute: 'Open the route',
+  // Lines.
+  lineHow: 'Tap the corners of a path, a stream or a shore, then name it.',
+  lineName: 'Name of the line',
+  barrier: 'It is not to be crossed: plans are checked against it',
+  keepLine: 'Keep the line',
+  lineKept: (name: string) => `“${name}” is kept with the known places.`,
+  back: 'Take the last corner back',
+  // Protractor.
+  protractorHow:
+    'Lay the edge from where you are to where you go; turn the dial until its lines run with the ' +
+    'grid and its N points to the grid’s north; read at the line of travel.',
+  edge: 'Turn the base plate',
+  dial: 'Turn the dial',
+  reads: (digits: string) => `The dial reads ${digits}.`,
+  protractorRight: (digits: string) => `Edge and dial are right: ${digits} grid.`,
+  protractorDialOff: (degrees: string) => `The dial’s lines are ${degrees} off the grid’s.`,
+  protractorReversed:
+    'The dial’s N points to the grid’s south: the bearing is wrong by exactly 180°.',
+  protractorEdgeOff: (degrees: string) => `The edge is ${degrees} off the line of the two points.`,
+  showMe: 'Show me',
+} as const;
+
+const WORDS_KINDS: Readonly<Record<FitKind, string>> = {
+  similarity: 'Turned and scaled (similarity)',
+  affine: 'Turned, scaled and sheared (affine)',
+  projective: 'Seen from a slant (projective)',
+};
+
+/** Metres with tenths below ten: what a picture is worth is often below a metre. */
+const small = (metres: Metres): string =>
+  metres < 10 ? `${metres.toFixed(1)} m` : lengthText(metres);

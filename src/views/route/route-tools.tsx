@@ -1,0 +1,92 @@
+import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
+import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
+import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
+import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
+import { Select } from 'antd';
+import { outingOfRoute } from '@/core/navigation/route/follow';
+import type { Plan } from '@/core/navigation/route/plan';
+import { ROUTE_FORMATS } from '@/formats/route';
+import type { RouteFormat } from '@/formats/route/route-format';
+import { fileName } from '@/formats/zip';
+import { addOuting } from '@/store/outings';
+import { PressButton } from '@/ui/controls/press-button';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { browserDatabase } from '@/views/shared/data/browser-store';
+import { save } from '@/views/shared/data/save-file';
+import { useOnce } from '@/views/shared/data/use-once';
+import { viewUrl } from '@/views/views';
+import { PAPERS, type Paper } from './card/print-card';
+import styles from './route.module.css';
+import type { OpenRoute } from './use-route';
+import { WORDS } from './words';
+
+interface Props {
+  open: OpenRoute;
+  plan: Plan;
+  paper: Paper;
+  onPaper: (paper: Paper) => void;
+}
+
+/** Stores an outing that follows the route, and opens the page that leads along it. */
+async function startFollowing(plan: Plan) {
+  const outing = outingOfRoute(plan, crypto.randomUUID());
+  if (!outing) return;
+  await addOuting(browserDatabase(), outing, new Date());
+  location.assign(viewUrl('route', plan.route.id, { outing: outing.id }));
+}
+
+/** What is done with the route as a whole: start it, undo, print, export, delete. */
+export function RouteTools({ open: { state, route, actions }, plan, paper, onPaper }: Props) {
+  const [start, isStarting] = useOnce(() => startFollowing(plan));
+  const exportAs = ({ write, fileEnding, mediaType }: RouteFormat) =>
+    void save(
+      `${fileName(route.name || WORDS.untitled)}${fileEnding}`,
+      new Blob([write(plan, new Date().toISOString())], { type: `${mediaType};charset=utf-8` }),
+    );
+  return (
+    <div className={styles.row}>
+      <PressButton
+        look="primary"
+        large
+        disabled={plan.legs.length === 0}
+        busy={isStarting}
+        onClick={() => void start()}
+      >
+        {WORDS.startRoute}
+      </PressButton>
+      <PressButton large href={viewUrl('map', route.picture, { route: route.id })}>
+        {WORDS.onMap}
+      </PressButton>
+      <ToolButton
+        icon={UndoOutlined}
+        label={WORDS.undo}
+        disabled={state.undoable.length === 0}
+        onClick={() => void actions.undo()}
+      />
+      <ToolButton
+        icon={RedoOutlined}
+        label={WORDS.redo}
+        disabled={state.redoable.length === 0}
+        onClick={() => void actions.redo()}
+      />
+      <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
+      <Select
+        aria-label={WORDS.paper}
+        value={paper}
+        options={PAPERS.map((value) => ({ value, label: value }))}
+        onChange={onPaper}
+      />
+      {ROUTE_FORMATS.map((format) => (
+        <PressButton key={format.name} onClick={() => exportAs(format)}>
+          {format.words}
+        </PressButton>
+      ))}
+      <ToolButton
+        icon={DeleteOutlined}
+        label={WORDS.remove}
+        plain
+        onClick={() => void actions.discard()}
+      />
+    </div>
+  );
+}

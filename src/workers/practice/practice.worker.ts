@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { runPractice } from './practice-run';
+
+expose(runPractice);

@@ -1,0 +1,145 @@
+import { describe, expect, it } from 'vitest';
+import { EXERCISES, exerciseOf } from '@/core/practice/exercises';
+import { apart, judge } from '@/core/practice/judge';
+import type { Question } from '@/core/practice/question';
+import { answerBy, PLAIN, SWAPPED, type Learner } from '../../support/practice/learners';
+
+/** On three of the countries, which the trainer keeps. */
+const SEEDS = Array.from(
+  { length: 36 },
+  (_, index) => 12 * Math.floor(index / 3) + (index % 3) + 1,
+);
+/** Many more where nothing has to be made for them. */
+const MANY = Array.from({ length: 300 }, (_, index) => 1000 + 7 * index);
+const onMaps = new Set([
+  'orient-map',
+  'bearing-from-map',
+  'sight',
+  'ticks',
+  'fix-by-two',
+  'fix-by-three',
+  'fix-by-stream',
+]);
+const seedsOf = (id: string) => (onMaps.has(id) ? SEEDS : MANY);
+
+const asked = new Map<string, Question[]>();
+/** The questions of an exercise for its seeds, asked once for all tests. */
+function questionsOf(id: string): Question[] {
+  const known = asked.get(id) ?? seedsOf(id).flatMap((seed) => [...exerciseOf(id)!.ask(seed)]);
+  asked.set(id, known);
+  return known;
+}
+
+/** A number inside an answer or a scene that is none. */
+const hasNaN = (value: unknown): boolean =>
+  typeof value === 'number'
+    ? Number.isNaN(value)
+    : typeof value === 'object' && value !== null && Object.values(value).some(hasNaN);
+
+describe('every exercise', () => {
+  it('has a name of its own, and is found by it', () => {
+    expect(new Set(EXERCISES.map(({ id }) => id)).size).toBe(EXERCISES.length);
+    expect(EXERCISES.length).toBeGreaterThanOrEqual(34);
+    expect(exerciseOf('nothing')).toBeUndefined();
+  });
+
+  it.each(EXERCISES.map(({ id }) => id))(
+    '%s asks what can be answered, and the same again',
+    (id) => {
+      const exercise = exerciseOf(id)!;
+      for (const question of questionsOf(id)) {
+        expect(hasNaN(question)).toBe(false);
+        expect(question.asks).toMatch(/[.?]$/);
+        expect(question.steps.length).toBeGreaterThan(1);
+        expect(judge(question, question.right)).toMatchObject({ isRight: true, slip: null });
+        if (question.wanted.kind === 'choice') {
+          const ids = question.wanted.options.map((option) => option.id);
+          expect(new Set(ids).size).toBe(ids.length);
+          expect(question.wanted.options.length).toBeGreaterThan(1);
+        }
+        // A question of the trainer is posted between workers: plain data, all of it.
+        expect(structuredClone(question)).toEqual(question);
+      }
+      expect(exercise.ask(seedsOf(id)[3]!)).toEqual(exercise.ask(seedsOf(id)[3]!));
+    },
+  );
+
+  it.each(EXERCISES.map(({ id }) => id))('%s tells each slip that can be told', (id) => {
+    for (const question of questionsOf(id)) {
+      for (const misstep of question.missteps) {
+        // A slip that ends where the right answer is can't be seen; nor can one beside another.
+        if (apart(question.right, misstep.answer) <= 4 * question.tolerance) continue;
+        const told = judge(question, misstep.answer);
+        expect(told.isRight).toBe(false);
+        const alike = question.missteps.filter(
+          ({ answer }) => apart(answer, misstep.answer) <= question.tolerance,
+        );
+        expect(alike.map(({ slip }) => slip)).toContain(told.slip);
+        expect(told.says).not.toBe('');
+      }
+    }
+  });
+});
+
+/** The share of a learner's answers that are told as they should. */
+function shareTold(
+  learner: Learner,
+  ids: readonly string[],
+  isTold: (question: Question, verdict: ReturnType<typeof judge>) => boolean,
+): { share: number; count: number } {
+  let [told, count] = [0, 0];
+  for (const id of ids) {
+    for (const [index, question] of questionsOf(id).entries()) {
+      const answer = answerBy(learner, id, question, index + 1);
+      if (answer === null) continue;
+      count++;
+      if (isTold(question, judge(question, answer))) told++;
+    }
+  }
+  return { share: told / count, count };
+}
+
+describe('simulated learners', () => {
+  it('who compute by themselves are right, in every exercise', () => {
+    for (const id of Object.keys(PLAIN)) {
+      const { share, count } = shareTold('perfect', [id], (_, { isRight }) => isRight);
+      expect(count, id).toBeGreaterThan(30);
+      expect(share, id).toBe(1);
+    }
+  });
+
+  it('who take east for west are told so', () => {
+    // Where both lead to nearly the same answer there is nothing to tell.
+    const { share } = shareTold(
+      'swapper',
+      SWAPPED,
+      (question, { isRight, slip }) =>
+        isRight || slip === 'declination-reversed' || question.given.trueBearing !== undefined,
+    );
+    expect(share).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('who are 180° off are told so', () => {
+    const ids = Object.keys(PLAIN).filter((id) =>
+      questionsOf(id).some(({ right }) => ['bearing', 'compass', 'way'].includes(right.kind)),
+    );
+    expect(ids.length).toBeGreaterThan(12);
+    // Around an obstacle the opposite bearing is the other side of it, and is called that.
+    const { share } = shareTold('half-circle', ids, ({ right }, { slip }) =>
+      ['bearing', 'compass', 'way'].includes(right.kind)
+        ? slip === 'half-circle' || slip === 'box-side'
+        : true,
+    );
+    expect(share).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('whose hand is not steady are told how far off, and of no slip', () => {
+    const { share, count } = shareTold(
+      'sloppy',
+      Object.keys(PLAIN),
+      (_, { isRight, slip }) => isRight || slip === null,
+    );
+    expect(count).toBeGreaterThan(3000);
+    expect(share).toBeGreaterThanOrEqual(0.95);
+  });
+});
