@@ -65,6 +65,19 @@ describe('the counter in one hand', () => {
     await visitor.reads('[data-testid=target]', /^2 m, 1 pace beyond 20 m$/);
   });
 
+  it('counts a press once, however long it is held, and the click of an assistive device', async () => {
+    const { visitor } = await at(['pace 65 per 100 m']);
+    const { page } = visitor;
+    const area = (await page.waitForSelector('[data-tap]'))!;
+    await area.click({ delay: 1000 });
+    await visitor.reads(COUNTED, /^1$/);
+    await area.click({ delay: 1 });
+    await visitor.reads(COUNTED, /^2$/);
+    await page.evaluate(() => new Promise((settled) => setTimeout(settled, 1000)));
+    await area.evaluate((button) => (button as HTMLElement).click());
+    await visitor.reads(COUNTED, /^3$/);
+  });
+
   it('notes things seen with one tap, boxes an obstacle, and goes from mark to mark', async () => {
     const { visitor } = await at(['pace 50 per 100 m'], { follow: '090' });
     await tap(visitor, 5);

@@ -9,8 +9,8 @@ interface Props {
   children: ReactNode;
 }
 
-/** A click that follows a touch within this time is the same touch. */
-const SAME_TOUCH_MS = 700;
+/** A browser may send the click of a touch this long after the finger has left. */
+const CLICK_FOLLOWS_WITHIN_MS = 700;
 
 /** Space on a radio button that is checked does nothing else, so it counts there too. */
 const isRadio = (target: EventTarget | null) =>
@@ -22,11 +22,41 @@ const isField = (target: EventTarget | null) =>
     (target.closest('button, a') !== null && target.closest('[data-tap]') === null));
 
 /**
+ * Tells the click that ends a press, however long it was held or the page was busy, from the click
+ * that an assistive device makes without one.
+ */
+function usePresses() {
+  const isDown = useRef(false);
+  const lifted = useRef(-Infinity);
+  useEffect(() => {
+    const onLift = (event: PointerEvent) => {
+      if (!isDown.current) return;
+      isDown.current = false;
+      lifted.current = event.timeStamp;
+    };
+    // A finger may have slid off the area before it leaves.
+    window.addEventListener('pointerup', onLift);
+    window.addEventListener('pointercancel', onLift);
+    return () => {
+      window.removeEventListener('pointerup', onLift);
+      window.removeEventListener('pointercancel', onLift);
+    };
+  }, []);
+  return {
+    begin: () => {
+      isDown.current = true;
+    },
+    isEndedBy: (click: { readonly timeStamp: number }) =>
+      isDown.current || click.timeStamp - lifted.current <= CLICK_FOLLOWS_WITHIN_MS,
+  };
+}
+
+/**
  * One huge area to tap: by touch at the moment the finger lands, by Space or an arrow, or by the
  * click of an assistive device. Left or Backspace undoes the last one.
  */
 export function TapArea({ label, onTap, onUndo, children }: Props) {
-  const landed = useRef(-Infinity);
+  const presses = usePresses();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (
@@ -55,11 +85,11 @@ export function TapArea({ label, onTap, onUndo, children }: Props) {
       className={styles.area}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
-        landed.current = event.timeStamp;
+        presses.begin();
         onTap();
       }}
       onClick={(event) => {
-        if (event.timeStamp - landed.current > SAME_TOUCH_MS) onTap();
+        if (!presses.isEndedBy(event)) onTap();
       }}
       onKeyUp={(event) => event.key === ' ' && event.preventDefault()}
     >
