@@ -65,7 +65,7 @@ describe('the counter in one hand', () => {
     await visitor.reads('[data-testid=target]', /^2 m, 1 pace beyond 20 m$/);
   });
 
-  it('counts a press once, however long it is held, and the click of an assistive device', async () => {
+  it('counts a press once, however long it is held, and the click of a helper', async () => {
     const { visitor } = await at(['pace 65 per 100 m']);
     const { page } = visitor;
     const area = (await page.waitForSelector('[data-tap]'))!;
