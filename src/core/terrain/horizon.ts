@@ -21,7 +21,7 @@ const NEAREST_METRES = 12;
  * Distances at which a ray is looked at: half a cell, finer near by, where a metre turns the angle
  * most, and a little more far off.
  */
-function rayDistances(cell: Metres, furthest: Metres): Metres[] {
+export function rayDistances(cell: Metres, furthest: Metres): Metres[] {
   const distances: Metres[] = [];
   for (
     let at = NEAREST_METRES;

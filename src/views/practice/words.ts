@@ -1,10 +1,18 @@
 import { plural } from '@/core/entries/describe';
 import { DRAGS_FROM, STUCK_FROM } from '@/core/practice/compass/needle';
 import type { Stage } from '@/core/practice/attempt';
+import type { WalkedBox } from '@/core/practice/walk/walker';
 import { lengthText } from '@/core/units/shown';
 
 const signed = (by: number) => (by < 0 ? `−${-by}°` : `+${by}°`);
 const side = (degrees: number) => (degrees < 0 ? 'left' : 'right');
+
+const AIMS = { needle: 'By the needle', landmark: 'From mark to mark', sighted: 'By sighting' };
+const WATERS = {
+  stop: 'Stop at water',
+  left: 'Go round water on the left',
+  right: 'Go round water on the right',
+};
 
 /** The words of the Practice view. */
 export const WORDS = {
@@ -138,11 +146,19 @@ export const WORDS = {
     `three legs, log each, then find ${start} again.`,
   walkPaces: 'Paces',
   aim: 'Aim',
-  aims: { needle: 'By the needle', landmark: 'From mark to mark', sighted: 'By sighting' },
+  aims: AIMS,
+  atWater: 'Water in the way',
+  waters: WATERS,
+  walksSo: (aim: keyof typeof AIMS, atWater: keyof typeof WATERS) =>
+    `${AIMS[aim]}; ${WATERS[atWater].toLowerCase()}`,
   walk: 'Walk',
-  pacesHelp: 'You take 65 paces for 100 m.',
+  pacesHelp: 'You take 65 paces for 100 m in the open. In a wood nobody knows: log it “on wood”.',
   walkedLegs: 'What you know',
   legWalked: (number: number, paces: number) => `Leg ${number}: ${plural(paces, 'pace', 'paces')}`,
+  inWood: (paces: number) => `${paces} of them in a wood`,
+  boxed: ({ side, after, out, along }: WalkedBox) =>
+    `after ${plural(after, 'pace', 'paces')} round water: ${out} out to the ${side}, ` +
+    `${along} along and ${out} back (log it as “box ${side} ${out}p along ${along}p”)`,
   stopped: (by: string) => `then ${by}: no further this way`,
   met: (what: string, paces: number) => `${what} after ${plural(paces, 'pace', 'paces')}`,
   faceDial: 'Turn until the needle is in its arrow',

@@ -29,6 +29,7 @@ describe('a blind walk', () => {
     }
     await page.reload();
     await visitor.reads('[data-testid=walked-legs]', /Leg 3: \d+ pace/);
+    expect(await page.$$eval('[data-testid=walked-legs] li', (items) => items.length)).toBe(3);
     const counts = (await visitor.text('[data-testid=walked-legs]')).match(/(?<=: )\d+(?= pace)/g)!;
     await visitor.choose('Open the log');
     await page.waitForSelector('[data-testid=home-sentence]');
@@ -47,6 +48,42 @@ describe('a blind walk', () => {
     expect(await findingsInThemes(visitor)).toEqual([]);
     await visitor.goto('practice');
     await visitor.reads('main', /Look at: Blind walk, country \d+/);
+  });
+});
+
+describe('a lake in the way of a blind walk', () => {
+  const shared = sharedVisitor(PHONE);
+
+  it('is gone round to the side that is asked for, and its box is told as the log wants it', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    // Always the same country and the same walker.
+    await page.evaluateOnNewDocument(() => {
+      const sevens = (numbers: Uint32Array) => numbers.fill(7);
+      Object.assign(crypto, { getRandomValues: sevens });
+    });
+    const boxed = /after \d+ paces? round water: (\d+) out to the left, (\d+) along and \1 back/;
+    await visitor.goto('practice');
+    await visitor.pick('Start a blind walk');
+    const paces = '#walk-paces';
+    await page.waitForSelector(paces);
+    await page.locator('summary ::-p-text(From mark to mark; stop at water)').click();
+    await visitor.choose('Go round water on the left');
+    await visitor.reads('summary', /go round water on the left/);
+    // Over the country in long legs, there and back, turning: sooner or later there is a lake.
+    for (let leg = 1; leg <= 40; leg++) {
+      for (let turn = 0; turn < 10 + leg; turn += 10) await visitor.press('Dial +10°');
+      await visitor.pick('Turn until the needle is in its arrow');
+      await visitor.fill(paces, '900');
+      await visitor.pick('Walk');
+      await visitor.reads('[data-testid=walked-legs]', new RegExp(`Leg ${leg}: \\d+ pace`));
+      if (boxed.test(await visitor.text('[data-testid=walked-legs]'))) break;
+    }
+    const [, out, along] = boxed.exec(await visitor.text('[data-testid=walked-legs]'))!;
+    await visitor.choose('Open the log');
+    await visitor.log('090 400p');
+    await visitor.log(`box left ${out}p along ${along}p`);
+    await visitor.home('270°', new RegExp(`${400 + Number(along)} paces`));
   });
 });
 

@@ -6,10 +6,10 @@ import { crossings } from '@/core/practice/country/ground-lines';
 import { makeCountry } from '@/core/practice/country/make-country';
 import { panoramaFrom, RAY_DEGREES } from '@/core/practice/country/panorama';
 import { compareWalk } from '@/core/practice/walk/compare';
-import { walkLegs, type BlindWalk, type SetLeg } from '@/core/practice/walk/walker';
+import { walkLegs, type BlindWalk, type SetLeg, type WalkedLeg } from '@/core/practice/walk/walker';
 import { solve } from '@/core/survey/solve';
 import { heightAt } from '@/core/terrain/height-field';
-import { azimuthOf, lengthOf, vectorBetween } from '@/core/units/plane';
+import { azimuthOf, lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
 import { signedDifference } from '@/core/units/angle';
 import { countryDrawing } from '@/sketch/country-scene';
 import { randomSource } from '../../support/walks/random-source';
@@ -105,12 +105,29 @@ const leg = (bearingDegrees: number, paces: number): SetLeg => ({
   aim: 'landmark',
 });
 
-/** The log that someone keeps of a walk: what was set, and what was counted. */
-function logOf(walked: readonly { bearingDegrees: number; counted: number }[]) {
-  const lines = walked
+/** The points of a way, every 3 m, that lie in water. */
+const wetOn = (country: Country, corners: readonly PlanePoint[]) =>
+  corners.slice(1).flatMap((corner, index) => {
+    const way = vectorBetween(corners[index]!, corner);
+    return Array.from({ length: Math.ceil(lengthOf(way) / 3) }, (_, look) => {
+      const share = (3 * look) / lengthOf(way);
+      const { east, north } = corners[index]!;
+      return { east: east + share * way.east, north: north + share * way.north };
+    }).filter((point) => isWater(country, point));
+  });
+
+/** The lines that someone keeps of a walk: what was set, counted and boxed, and woods as a ground. */
+const linesOf = (walked: readonly WalkedLeg[]) =>
+  walked
     .filter(({ counted }) => counted > 0)
-    .map(({ bearingDegrees, counted }) => `${String(bearingDegrees).padStart(3, '0')} ${counted}p`);
-  const log = readLines(['start Hut', 'pace 65 per 100 m', ...lines].join('\n'), 'walk');
+    .flatMap(({ bearingDegrees, counted, inWood, boxed }) => [
+      `${String(bearingDegrees).padStart(3, '0')} ${counted}p` +
+        (2 * inWood > counted ? ' on wood' : ''),
+      ...boxed.map(({ side, out, along }) => `  box ${side} ${out}p along ${along}p`),
+    ]);
+
+function logOf(walked: readonly WalkedLeg[]) {
+  const log = readLines(['start Hut', 'pace 65 per 100 m', ...linesOf(walked)].join('\n'), 'walk');
   if (!log.ok) throw new Error(JSON.stringify(log.fault));
   const solution = solve(log.value.outing);
   if (!solution.ok) throw new Error('the log of a walk is solved');
@@ -130,6 +147,68 @@ describe('a walker in fog', () => {
       expect(isWater(country, to)).toBe(false);
       expect(isInside(country, to)).toBe(true);
     }
+  });
+
+  it('goes round water to the side that is asked for, dry, and comes back to the line', () => {
+    let [boxes, refused] = [0, 0];
+    for (const country of COUNTRIES) {
+      for (let bearing = 0; bearing < 360; bearing += 10) {
+        for (const side of ['left', 'right'] as const) {
+          const set = { ...leg(bearing, 900), boxes: side };
+          const [walked] = walkLegs(country, walkFrom(country, bearing + 1, [set]));
+          const { boxed, corners, from, to, counted } = walked!;
+          boxes += boxed.length;
+          if (walked!.stoppedBy === 'water') refused++;
+          expect(corners[0]).toEqual(from);
+          expect(corners.at(-1)).toEqual(to);
+          expect(corners.length).toBeGreaterThanOrEqual(2 + 3 * boxed.length);
+          expect(wetOn(country, corners)).toEqual([]);
+          for (const box of boxed) {
+            expect(box.side).toBe(side);
+            expect(box.after).toBeLessThanOrEqual(counted);
+            expect([box.out % 10, box.along % 10]).toEqual([0, 0]);
+          }
+          if (boxed.length === 0) continue;
+          // The first corner lies to that side of the way, by the paces out.
+          const first = vectorBetween(corners[1]!, corners[2]!);
+          const turn = signedDifference(azimuthOf(vectorBetween(from, to)), azimuthOf(first));
+          expect(Math.sign(turn)).toBe(side === 'left' ? -1 : 1);
+          const wanted = (boxed[0]!.out * 100) / 65;
+          expect(lengthOf(first) / wanted).toBeGreaterThan(0.75);
+          expect(lengthOf(first) / wanted).toBeLessThan(1.25);
+          // Back on the line, as well as paces and a compass can.
+          const off = azimuthOf(vectorBetween(from, to)) - bearing;
+          const angle = country.norths.declinationEast! - country.norths.convergenceEast;
+          expect(Math.abs(signedDifference(angle, off))).toBeLessThan(15);
+        }
+      }
+    }
+    expect(boxes).toBeGreaterThan(10);
+    expect(refused).toBeLessThan(boxes);
+  });
+
+  it('has another stride in woods, which the log knows as a ground', () => {
+    const [country] = COUNTRIES as [Country];
+    const dense = (share: number) => ({
+      ...country,
+      density: { ...country.density, metres: country.density.metres.map(() => share) },
+    });
+    const scales = (of: Country) =>
+      Array.from({ length: 400 }, (_, seed) => {
+        const [walked] = walkLegs(of, walkFrom(of, seed + 1, [leg(40, 30)]));
+        expect(walked!.inWood).toBe(of.density.metres[0] === 1 ? 30 : 0);
+        return lengthOf(vectorBetween(walked!.from, walked!.to));
+      });
+    const [open, wood] = [scales(dense(0)), scales(dense(1))];
+    // The same own error of a leg, another shared one: they are alike in part.
+    const mean = (values: readonly number[]) =>
+      values.reduce((sum, value) => sum + value, 0) / values.length;
+    const [inOpen, inWood] = [mean(open), mean(wood)];
+    const product = mean(open.map((value, at) => (value - inOpen) * (wood[at]! - inWood)));
+    const square = mean(open.map((value) => (value - inOpen) ** 2));
+    // 5 % of each leg beside 4 % of the stride: 25 parts in 41 are shared by both.
+    expect(product / square).toBeGreaterThan(0.45);
+    expect(product / square).toBeLessThan(0.77);
   });
 
   it('tells what it meets, in paces, in order', () => {
@@ -153,23 +232,31 @@ describe('a walker in fog', () => {
 
   it('ends inside the ellipse that the log states 94 to 96 times in a hundred', () => {
     const { uniform } = randomSource(20);
-    let [inside, walks] = [0, 0];
+    let [inside, walks, boxes, woods] = [0, 0, 0, 0];
     for (let seed = 1; seed <= 6000; seed++) {
       const country = COUNTRIES[seed % COUNTRIES.length]!;
-      const out = [0, 1, 2].map(() =>
-        leg(Math.floor(360 * uniform()), 60 + Math.floor(220 * uniform())),
-      );
+      // Every other one goes round water, to one side or the other.
+      const boxed = seed % 2 === 0 ? ({ boxes: seed % 4 === 0 ? 'left' : 'right' } as const) : {};
+      const out = [0, 1, 2].map(() => ({
+        ...leg(Math.floor(360 * uniform()), 60 + Math.floor(220 * uniform())),
+        ...boxed,
+      }));
       const there = walkLegs(country, walkFrom(country, seed, out));
       // Home by what the app says, in whole degrees and paces; without a path round the water.
       const home = wayHome(logOf(there));
-      const back = leg(Math.round(home.bearing.magnetic!) % 360, Math.round(home.paces ?? 0));
+      const paces = Math.round(home.paces ?? 0);
+      const back = { ...leg(Math.round(home.bearing.magnetic!) % 360, paces), ...boxed };
       const walk = walkFrom(country, seed, back.paces > 0 ? [...out, back] : out);
       const walked = walkLegs(country, walk);
       if (walked.some(({ counted }) => counted === 0)) continue;
       walks++;
       const compared = compareWalk(walk, walked, logOf(walked), country.norths);
       if (compared.isInside) inside++;
+      if (walked.some((each) => each.boxed.length > 0)) boxes++;
+      if (walked.some(({ inWood }) => inWood > 0)) woods++;
     }
+    expect(boxes).toBeGreaterThan(200);
+    expect(woods).toBeGreaterThan(1000);
     expect(walks).toBeGreaterThan(4000);
     expect(inside / walks).toBeGreaterThan(0.94);
     expect(inside / walks).toBeLessThan(0.96);

@@ -83,7 +83,8 @@ describe('a walk against its log', () => {
       north: from.north + metres * Math.cos(turn),
     };
     const set = { bearingDegrees: bearing, paces, aim: 'landmark' } as const;
-    return { ...set, from, to, counted: paces, stoppedBy: null, met: [] };
+    const whole = { corners: [from, to], counted: paces, inWood: 0, boxed: [] };
+    return { ...set, ...whole, from, to, stoppedBy: null, met: [] };
   };
 
   it('is nowhere off where nothing went wrong, and inside its ellipse', () => {
@@ -110,6 +111,46 @@ describe('a walk against its log', () => {
     const told = compareWalk(walk, [leg], solved(['240 100p']), country.norths);
     expect(told.isInside).toBe(false);
     expect(told.reckonedOff).toBeCloseTo((2 * 100 * 100) / PACES_PER_100, 6);
+  });
+});
+
+describe('the waters of a panorama', () => {
+  it('are seen where nothing nearer is higher, as looking at every two metres finds them', () => {
+    let [wet, dry] = [0, 0];
+    for (const { point: at } of country.summits) {
+      const view = panoramaFrom(country, at, 6000);
+      const eye = eyeAt(country, at);
+      for (let ray = 0; ray < 360 / RAY_DEGREES; ray += 11) {
+        const turn = ray * RAY_DEGREES * RAD;
+        let horizon = -90;
+        const seen: number[] = [];
+        for (let d = 12; d <= 5700; d += 2) {
+          const point = {
+            east: at.east + d * Math.sin(turn),
+            north: at.north + d * Math.cos(turn),
+          };
+          const height = heightAt(country.ground, point);
+          if (Number.isNaN(height)) break;
+          const lower = (0.87 * d * d) / (2 * 6_371_008.8);
+          const angle = Math.atan2(height - lower - eye, d) / RAD;
+          if (angle < horizon) continue;
+          horizon = angle;
+          if (heightAt(country.bed, point) < country.waterMetres) seen.push(angle);
+        }
+        const told = view.waters.flatMap((band) => band[ray] ?? []);
+        if (seen.length === 0) dry++;
+        // A glimpse of a shore may lie between two looks; a lake does not.
+        if (seen.length === 0 || Math.max(...seen) - Math.min(...seen) < 0.3) continue;
+        wet++;
+        expect(told.length, `ray ${ray}`).toBeGreaterThan(0);
+        const far = Math.max(...told.map(({ farDegrees }) => farDegrees));
+        const near = Math.min(...told.map(({ nearDegrees }) => nearDegrees));
+        expect(Math.abs(far - Math.max(...seen))).toBeLessThan(0.3);
+        expect(Math.abs(near - Math.min(...seen))).toBeLessThan(0.3);
+      }
+    }
+    expect(wet).toBeGreaterThan(20);
+    expect(dry).toBeGreaterThan(20);
   });
 });
 

@@ -12,6 +12,7 @@ import {
 import { degrees, type Degrees, type Metres } from '../../units/units';
 import { namedPlaces } from './chosen-places';
 import { isWood, type Country } from './country';
+import { watersAlong, type Shores } from './waters-in-sight';
 
 /** Eyes above the ground. */
 const EYE_METRES = 1.7;
@@ -55,6 +56,8 @@ export interface Panorama {
   readonly ridges: readonly Float32Array[];
   /** How much higher the trees on a ridge reach, ray by ray; 0 where it is bare. */
   readonly crowns: readonly Float32Array[];
+  /** For each band the water in sight, ray by ray; null where there is none. */
+  readonly waters: readonly (readonly (Shores | null)[])[];
   readonly seen: readonly Seen[];
 }
 
@@ -70,6 +73,7 @@ export function panoramaFrom(country: Country, at: PlanePoint, fogMetres: Metres
   );
   const ridges = bands.map(() => new Float32Array(rays));
   const crowns = bands.map(() => new Float32Array(rays));
+  const waters: (Shores | null)[][] = bands.map(() => []);
   for (let ray = 0; ray < rays; ray++) {
     const along = ridgesAlong(country.ground, at, eye, ray * RAY_DEGREES, bands);
     for (const [band, ridge] of along.entries()) {
@@ -77,6 +81,15 @@ export function panoramaFrom(country: Country, at: PlanePoint, fogMetres: Metres
       if (ridge.metres === 0) continue;
       const point = sumOf(at, polar(ray * RAY_DEGREES, ridge.metres));
       if (isWood(country, point)) crowns[band]![ray] = degrees(TREE_METRES / ridge.metres);
+    }
+    for (const [band, shores] of watersAlong(
+      country,
+      at,
+      eye,
+      ray * RAY_DEGREES,
+      bands,
+    ).entries()) {
+      waters[band]!.push(shores);
     }
   }
   const summits = new Set(country.summits.map(({ name }) => name));
@@ -97,5 +110,5 @@ export function panoramaFrom(country: Country, at: PlanePoint, fogMetres: Metres
       },
     ];
   });
-  return { at, eyeMetres: eye, fogMetres, ridges, crowns, seen };
+  return { at, eyeMetres: eye, fogMetres, ridges, crowns, waters, seen };
 }

@@ -1,18 +1,22 @@
+import type { Side } from '../../entries/feature';
 import type { Aim } from '../../entries/reckoning';
 import { normals } from '../../errors/random';
 import { DEFAULT_ERRORS } from '../../model/error-settings';
 import { normalised } from '../../units/angle';
-import { ORIGIN, polar, sumOf, vectorBetween, type PlanePoint } from '../../units/plane';
+import { ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Degrees, Metres } from '../../units/units';
 import { chanceOf } from '../chance';
-import { isInside, isWater, isWood, type Country } from '../country/country';
-import { crossings } from '../country/ground-lines';
+import type { Country } from '../country/country';
+import { boxWater, type Boxed, type BoxSides, type Going } from './round-water';
+import { walkStraight, type Met, type Stop, type Stretch, type Stride } from './stretch';
 
 /** What the person tells the walker: a compass setting, how many paces, and how to aim. */
 export interface SetLeg {
   readonly bearingDegrees: Degrees;
   readonly paces: number;
   readonly aim: Aim;
+  /** Water in the way is boxed to this side; without one it ends the leg. */
+  readonly boxes?: Side;
 }
 
 /** A walk in fog on a made country: all that happened follows from it. */
@@ -24,19 +28,23 @@ export interface BlindWalk {
   readonly legs: readonly SetLeg[];
 }
 
-/** Something that was met on a leg, after so many paces. */
-interface Met {
-  readonly what: 'stream' | 'path' | 'wall' | 'edge of a wood' | 'clearing';
-  readonly paces: number;
+/** A box round water: as the log wants it, and after how many paces of the leg it began. */
+export interface WalkedBox extends Omit<Boxed, 'corners'> {
+  readonly after: number;
 }
 
 /** A leg as it was really walked, and what the walker knows of it. */
 export interface WalkedLeg extends SetLeg {
   readonly from: PlanePoint;
   readonly to: PlanePoint;
-  /** What was counted: fewer than were wanted where something stopped the walker. */
+  /** All corners of the way from `from` to `to`, both included: more than two round water. */
+  readonly corners: readonly PlanePoint[];
+  /** What was counted on the bearing, without the sides of boxes along it. */
   readonly counted: number;
-  readonly stoppedBy: 'water' | 'the edge of the map' | null;
+  /** Of it, what was counted in woods. */
+  readonly inWood: number;
+  readonly boxed: readonly WalkedBox[];
+  readonly stoppedBy: Stop | null;
   readonly met: readonly Met[];
 }
 
@@ -48,59 +56,104 @@ export const FOG_METRES = 30;
 const OWN_PACED = DEFAULT_ERRORS.paced;
 const SHARED_PACE = DEFAULT_ERRORS['pace-length'];
 const COMPASS = DEFAULT_ERRORS.compass;
-/** Ground is looked at this often along a leg. */
-const LOOK_METRES = 3;
-/** Lines are met only a little after the last leg ended, not again where one is on them. */
-const BEGINS_METRES = 4;
+/** Who meets water again and again on one leg gives it up. */
+const MOST_BOXES = 4;
+/** Water is seen in fog: one may turn aside so many paces before it. */
+const TURNS_BEFORE = [0, 10, 20];
 
-/** How one walker's compass and stride are off, for the whole walk. */
-function sharedErrors(seed: number): { turn: Record<Aim, Degrees>; stride: number } {
+/** How one walker's compass and strides are off, for the whole walk. */
+interface SharedErrors {
+  readonly turn: Readonly<Record<Aim, Degrees>>;
+  readonly stride: Readonly<Record<keyof Stride, number>>;
+}
+
+function sharedErrors(seed: number): SharedErrors {
   const normal = normals(chanceOf(seed, 'walker'));
   const turn = {
     needle: COMPASS * normal(),
     landmark: COMPASS * normal(),
     sighted: COMPASS * normal(),
   };
-  return { turn, stride: SHARED_PACE * normal() };
+  // The general pace on a ground without its own is another stride there, as the model has it.
+  return { turn, stride: { open: SHARED_PACE * normal(), wood: SHARED_PACE * normal() } };
 }
 
-/** How far one can go on a line before water or the edge of the country, in metres. */
-function reach(country: Country, from: PlanePoint, azimuth: Degrees, metres: Metres) {
-  for (let along = LOOK_METRES; along <= metres; along += LOOK_METRES) {
-    const point = sumOf(from, polar(azimuth, along));
-    if (!isInside(country, point, 5)) {
-      return { metres: along - LOOK_METRES, by: 'the edge of the map' as const };
-    }
-    if (isWater(country, point)) return { metres: along - LOOK_METRES, by: 'water' as const };
-  }
-  return { metres, by: null };
+/** The ways of a leg: each asked for has errors of its own beside the shared ones. */
+function goings(country: Country, { bearingDegrees, aim }: SetLeg, shared: SharedErrors) {
+  const angle = country.norths.declinationEast! - country.norths.convergenceEast;
+  return (next: () => number, turn: Degrees): Going => {
+    const normal = normals(next);
+    const own = DEFAULT_ERRORS[aim] * normal() + (next() - 0.5);
+    const paced = OWN_PACED * normal();
+    const perPace = (error: number): Metres => (100 / PACES_PER_100) * (1 + error + paced);
+    return {
+      azimuth: normalised(bearingDegrees + turn + angle + shared.turn[aim] + own),
+      stride: { open: perPace(shared.stride.open), wood: perPace(shared.stride.wood) },
+    };
+  };
 }
 
-function metOn(country: Country, from: PlanePoint, to: PlanePoint, metresPerPace: Metres): Met[] {
-  const { east, north } = vectorBetween(from, to);
-  const length = Math.hypot(east, north);
-  const lines = (
-    [
-      ['stream', country.streams],
-      ['path', country.paths],
-      ['wall', country.walls],
-    ] as const
-  ).flatMap(([what, all]) =>
-    all.flatMap((line) => crossings(from, to, line)).map((metres) => ({ what, metres })),
-  );
-  const woods: { what: Met['what']; metres: Metres }[] = [];
-  let inWood = isWood(country, from);
-  for (let along = LOOK_METRES; along < length; along += LOOK_METRES) {
-    const share = along / length;
-    const point = { east: from.east + share * east, north: from.north + share * north };
-    if (isWood(country, point) === inWood) continue;
-    inWood = !inWood;
-    woods.push({ what: inWood ? 'edge of a wood' : 'clearing', metres: along });
+/** Straight on until water, and round it: the box that begins nearest to it, if there is one. */
+function roundWater(
+  country: Country,
+  from: PlanePoint,
+  way: Stretch,
+  side: Side,
+  sides: BoxSides,
+): { way: Stretch; box: Boxed } | null {
+  for (const before of TURNS_BEFORE) {
+    if (before > way.paces) return null;
+    const { azimuth, stride } = sides.along;
+    const shorter =
+      before === 0 ? way : walkStraight(country, from, azimuth, way.paces - before, stride);
+    const box = boxWater(country, shorter.to, side, sides);
+    if (box) return { way: shorter, box };
   }
-  return [...lines, ...woods]
-    .filter(({ metres }) => metres > BEGINS_METRES)
-    .sort((one, other) => one.metres - other.metres)
-    .map(({ what, metres }) => ({ what, paces: Math.round(metres / metresPerPace) }));
+  return null;
+}
+
+/** Walks a leg: straight, and round water to the side that is wanted. */
+function walkLeg(
+  country: Country,
+  leg: SetLeg,
+  from: PlanePoint,
+  shared: SharedErrors,
+  chance: (purpose: string) => () => number,
+): WalkedLeg {
+  const going = goings(country, leg, shared);
+  const along = going(chance(''), 0);
+  const corners = [from];
+  const boxed: WalkedBox[] = [];
+  const met: Met[] = [];
+  let [counted, inWood, left] = [0, 0, leg.paces];
+  let stoppedBy: Stop | null = null;
+  while (left > 0 && !stoppedBy) {
+    const here = corners.at(-1)!;
+    const straight = walkStraight(country, here, along.azimuth, left, along.stride);
+    const aside = leg.boxes === 'left' ? -90 : 90;
+    const round =
+      straight.stoppedBy === 'water' && leg.boxes && boxed.length < MOST_BOXES
+        ? roundWater(country, here, straight, leg.boxes, {
+            out: going(chance(` out ${boxed.length}`), aside),
+            along,
+            back: going(chance(` back ${boxed.length}`), -aside),
+          })
+        : null;
+    const way = round?.way ?? straight;
+    met.push(...way.met.map(({ what, paces }) => ({ what, paces: Math.round(counted + paces) })));
+    corners.push(way.to);
+    counted += way.paces;
+    inWood += way.inWood;
+    left -= way.paces;
+    stoppedBy = round ? null : way.stoppedBy;
+    if (!round) continue;
+    const { corners: sides, ...box } = round.box;
+    boxed.push({ ...box, after: Math.round(counted) });
+    corners.push(...sides);
+    left -= box.along;
+  }
+  const whole = { counted: Math.round(counted), inWood: Math.round(inWood) };
+  return { ...leg, from, to: corners.at(-1)!, corners, ...whole, boxed, stoppedBy, met };
 }
 
 /**
@@ -109,21 +162,13 @@ function metOn(country: Country, from: PlanePoint, to: PlanePoint, metresPerPace
  */
 export function walkLegs(country: Country, walk: BlindWalk): WalkedLeg[] {
   const shared = sharedErrors(walk.seed);
-  const angle = country.norths.declinationEast! - country.norths.convergenceEast;
-  let from = walk.start;
-  return walk.legs.map((leg, index) => {
-    const next = chanceOf(walk.seed, `leg ${index}`);
-    const normal = normals(next);
-    const own = DEFAULT_ERRORS[leg.aim] * normal() + (next() - 0.5);
-    const azimuth = normalised(leg.bearingDegrees + angle + shared.turn[leg.aim] + own);
-    const metresPerPace = (100 / PACES_PER_100) * (1 + shared.stride + OWN_PACED * normal());
-    const { metres, by } = reach(country, from, azimuth, leg.paces * metresPerPace);
-    const to = sumOf(from, polar(azimuth, metres));
-    const counted = by === null ? leg.paces : Math.round(metres / metresPerPace);
-    const walked = { ...leg, from, to, counted, stoppedBy: by };
-    from = to;
-    return { ...walked, met: metOn(country, walked.from, to, metresPerPace) };
-  });
+  const walked: WalkedLeg[] = [];
+  for (const [index, leg] of walk.legs.entries()) {
+    const from = walked.at(-1)?.to ?? walk.start;
+    const chance = (purpose: string) => chanceOf(walk.seed, `leg ${index}${purpose}`);
+    walked.push(walkLeg(country, leg, from, shared, chance));
+  }
+  return walked;
 }
 
 /** Where the walker is, against the start, in metres of the grid. */

@@ -26,29 +26,64 @@ interface Props {
 
 const heightOf = (elevation: Degrees) => LEVEL - elevation * PIXELS;
 
-/** The silhouettes in view, the farthest first; each is closed at the foot of the picture. */
-function silhouettes({ ridges, crowns }: Panorama, facing: Degrees): string[] {
+/** The rays in view of who faces an azimuth, with where each is on the picture, left to right. */
+function raysInView(facing: Degrees) {
   const half = FIELD_DEGREES / 2 + 1;
-  const rays: number[] = [];
-  const first = Math.floor((facing - half) / RAY_DEGREES);
-  for (let ray = first; ray * RAY_DEGREES <= facing + half; ray++) rays.push(ray);
+  const rays: { at: number; x: number }[] = [];
   const count = 360 / RAY_DEGREES;
-  return ridges
-    .map((band, index) => {
-      const points = rays.flatMap((ray) => {
-        const at = ((ray % count) + count) % count;
-        const x = (ray * RAY_DEGREES - facing) * PIXELS + WIDTH / 2;
-        const pixel = (aside: number, angle: Degrees) =>
-          `${(x + aside).toFixed(1)} ${Math.min(HEIGHT + 20, heightOf(angle)).toFixed(1)}`;
-        const [angle, crown] = [band[at]!, crowns[index]![at]!];
-        // A tree between two rays: its top, and the gap beside it.
-        return crown === 0
-          ? [pixel(0, angle)]
-          : [pixel(0, angle + crown), pixel((RAY_DEGREES * PIXELS) / 2, angle + crown / 3)];
-      });
-      const [left, right] = [points[0]!.split(' ')[0], points.at(-1)!.split(' ')[0]];
-      return `M${left} ${HEIGHT + 20}L${points.join('L')}L${right} ${HEIGHT + 20}Z`;
-    })
+  const first = Math.floor((facing - half) / RAY_DEGREES);
+  for (let ray = first; ray * RAY_DEGREES <= facing + half; ray++) {
+    const x = (ray * RAY_DEGREES - facing) * PIXELS + WIDTH / 2;
+    rays.push({ at: ((ray % count) + count) % count, x });
+  }
+  return rays;
+}
+
+type Rays = ReturnType<typeof raysInView>;
+
+const pixel = (x: number, angle: Degrees) =>
+  `${x.toFixed(1)} ${Math.min(HEIGHT + 20, heightOf(angle)).toFixed(1)}`;
+
+/** The silhouette of a band, closed at the foot of the picture. */
+function silhouette({ ridges, crowns }: Panorama, band: number, rays: Rays): string {
+  const points = rays.flatMap(({ at, x }) => {
+    const [angle, crown] = [ridges[band]![at]!, crowns[band]![at]!];
+    // A tree between two rays: its top, and the gap beside it.
+    return crown === 0
+      ? [pixel(x, angle)]
+      : [pixel(x, angle + crown), pixel(x + (RAY_DEGREES * PIXELS) / 2, angle + crown / 3)];
+  });
+  const [left, right] = [points[0]!.split(' ')[0], points.at(-1)!.split(' ')[0]];
+  return `M${left} ${HEIGHT + 20}L${points.join('L')}L${right} ${HEIGHT + 20}Z`;
+}
+
+/** The water of a band: each stretch of neighbouring rays, from far shore to near one. */
+function waterOf({ waters }: Panorama, band: number, rays: Rays): string {
+  const stretches: { far: string[]; near: string[] }[] = [];
+  let isOn = false;
+  for (const { at, x } of rays) {
+    const shores = waters[band]![at];
+    if (shores && !isOn) stretches.push({ far: [], near: [] });
+    isOn = Boolean(shores);
+    if (!shores) continue;
+    const half = (RAY_DEGREES * PIXELS) / 2;
+    // As wide as its ray, so that water in one ray alone is seen too.
+    for (const side of [x - half, x + half]) {
+      stretches.at(-1)!.far.push(pixel(side, shores.farDegrees));
+      stretches.at(-1)!.near.unshift(pixel(side, shores.nearDegrees));
+    }
+  }
+  return stretches.map(({ far, near }) => `M${[...far, ...near].join('L')}Z`).join('');
+}
+
+/** What each band draws, the farthest first. */
+function bandsInView(panorama: Panorama, facing: Degrees) {
+  const rays = raysInView(facing);
+  return panorama.ridges
+    .map((_, band) => ({
+      ridge: silhouette(panorama, band, rays),
+      water: waterOf(panorama, band, rays),
+    }))
     .reverse();
 }
 
@@ -81,7 +116,7 @@ function useTurning(facing: Degrees, onTurn: Props['onTurn']) {
 
 /** What is seen from a place, turned by drag, keys and buttons; a ruler of bearings below it. */
 export function PanoramaView({ panorama, facing, angleEast, onTurn }: Props) {
-  const shapes = useMemo(() => silhouettes(panorama, facing), [panorama, facing]);
+  const bands = useMemo(() => bandsInView(panorama, facing), [panorama, facing]);
   const turning = useTurning(facing, onTurn);
   const magnetic = normalised(facing - angleEast);
   const inView = panorama.seen
@@ -107,13 +142,15 @@ export function PanoramaView({ panorama, facing, angleEast, onTurn }: Props) {
           </clipPath>
           <rect width={WIDTH} height={HEIGHT} className={styles.sky} />
           <g clipPath="url(#panorama-clip)">
-            {shapes.map((shape, index) => (
-              <path
-                key={index}
-                d={shape}
-                className={styles.ridge}
-                style={{ fill: tone((index + 1) / shapes.length) }}
-              />
+            {bands.map(({ ridge, water }, index) => (
+              <g key={index}>
+                <path
+                  d={ridge}
+                  className={styles.ridge}
+                  style={{ fill: tone((index + 1) / bands.length) }}
+                />
+                {water && <path d={water} className={styles.water} data-testid="water" />}
+              </g>
             ))}
             {inView.map((each) => (
               <Thing key={each.name} {...each} />

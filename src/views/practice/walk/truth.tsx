@@ -44,7 +44,10 @@ function Compared({ walk, legs, solution, drawing }: ComparedProps) {
     [walk, legs, solution, drawing],
   );
   const { home, reckonedOff, ellipse, isInside, logged } = compared;
-  const walked = useMemo(() => [walk.start, ...legs.map(({ to }) => to)], [walk, legs]);
+  const walked = useMemo(
+    () => [walk.start, ...legs.flatMap(({ corners }) => corners.slice(1))],
+    [walk, legs],
+  );
   const shown = useMemo(() => [...walked, ...logged], [walked, logged]);
   const [major, minor] = [ellipse.semiMajorMetres, ellipse.semiMinorMetres];
   return (

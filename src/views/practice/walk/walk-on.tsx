@@ -1,6 +1,7 @@
 'use client';
 import { Input, Radio } from 'antd';
 import { useMemo, useState } from 'react';
+import { SIDES } from '@/core/entries/feature';
 import type { Aim } from '@/core/entries/reckoning';
 import { compassSetting } from '@/core/practice/builders';
 import type { HandCompass } from '@/core/practice/compass/hand-compass';
@@ -21,6 +22,9 @@ import styles from '../practice.module.css';
 import { WORDS } from '../words';
 
 const AIMS = ['needle', 'landmark', 'sighted'] as const;
+/** What to do where water is in the way. */
+const AT_WATER = ['stop', ...SIDES] as const;
+type AtWater = (typeof AT_WATER)[number];
 const MOST_PACES = 2000;
 const LEAST_LEGS = 3;
 
@@ -43,6 +47,7 @@ function useSetLeg({ walk, legs }: Props) {
   });
   const [paces, setPaces] = useState('');
   const [aim, setAim] = useState<Aim>('landmark');
+  const [atWater, setAtWater] = useState<AtWater>('stop');
   const [failed, setFailed] = useState('');
   const count = /^\d+$/.test(paces) ? Number(paces) : 0;
   const canWalk = legs !== null && count >= 1 && count <= MOST_PACES;
@@ -58,12 +63,15 @@ function useSetLeg({ walk, legs }: Props) {
     canWalk &&
     attempt(async () => {
       const bearingDegrees = normalised(Math.round(compass.bodyDegrees));
-      await walkOn(browserDatabase(), walk.outing, { bearingDegrees, paces: count, aim });
+      const boxes = atWater === 'stop' ? {} : { boxes: atWater };
+      const leg = { bearingDegrees, paces: count, aim, ...boxes };
+      await walkOn(browserDatabase(), walk.outing, leg);
       setPaces('');
     });
   const end = () => attempt(() => endBlindWalk(browserDatabase(), walk.outing));
   const change = (part: Partial<HandCompass>) => setCompass((before) => ({ ...before, ...part }));
-  return { compass, change, paces, setPaces, aim, setAim, failed, canWalk, go, end };
+  const water = { atWater, setAtWater };
+  return { compass, change, paces, setPaces, aim, setAim, ...water, failed, canWalk, go, end };
 }
 
 /** Set, count, walk: and what the walker tells of it. Magnetic north is up on this compass. */
@@ -119,15 +127,34 @@ const LegFields = ({ set }: { set: ReturnType<typeof useSetLeg> }) => (
       />
     </label>
     <p className={page.soft}>{WORDS.pacesHelp}</p>
-    <Radio.Group
-      aria-label={WORDS.aim}
-      className={page.choices}
-      value={set.aim}
-      onChange={(event) => set.setAim(event.target.value as Aim)}
-      options={AIMS.map((value) => ({ value, label: WORDS.aims[value] }))}
-    />
+    <details className={styles.more}>
+      <summary>{WORDS.walksSo(set.aim, set.atWater)}</summary>
+      <Radio.Group
+        aria-label={WORDS.aim}
+        className={page.choices}
+        value={set.aim}
+        onChange={(event) => set.setAim(event.target.value as Aim)}
+        options={AIMS.map((value) => ({ value, label: WORDS.aims[value] }))}
+      />
+      <Radio.Group
+        aria-label={WORDS.atWater}
+        className={page.choices}
+        value={set.atWater}
+        onChange={(event) => set.setAtWater(event.target.value as AtWater)}
+        options={AT_WATER.map((value) => ({ value, label: WORDS.waters[value] }))}
+      />
+    </details>
   </>
 );
+
+/** What happened on a leg, in the order of its paces. */
+const told = (leg: WalkedLeg) =>
+  [
+    ...leg.boxed.map((box) => ({ paces: box.after, words: WORDS.boxed(box) })),
+    ...leg.met.map(({ what, paces }) => ({ paces, words: WORDS.met(what, paces) })),
+  ]
+    .sort((one, other) => one.paces - other.paces)
+    .map(({ words }) => words);
 
 /** What the walker knows: what was counted and met, never where that is. */
 const Known = ({ legs }: { legs: readonly WalkedLeg[] }) => (
@@ -138,8 +165,9 @@ const Known = ({ legs }: { legs: readonly WalkedLeg[] }) => (
         <li key={index}>
           {[
             WORDS.legWalked(index + 1, leg.counted),
+            ...(leg.inWood > 0 ? [WORDS.inWood(leg.inWood)] : []),
+            ...told(leg),
             ...(leg.stoppedBy ? [WORDS.stopped(leg.stoppedBy)] : []),
-            ...leg.met.map(({ what, paces }) => WORDS.met(what, paces)),
           ].join('; ')}
         </li>
       ))}

@@ -1,0 +1,38 @@
+import { heightAt } from '../../terrain/height-field';
+import { elevationDegrees, rayDistances } from '../../terrain/horizon';
+import { polar, sumOf, type PlanePoint } from '../../units/plane';
+import type { Degrees, Metres } from '../../units/units';
+import { isWater, type Country } from './country';
+
+/** The angles above the level at which water is seen: its near shore, and its far one. */
+export interface Shores {
+  readonly nearDegrees: Degrees;
+  readonly farDegrees: Degrees;
+}
+
+/**
+ * The water in sight along an azimuth, band by band (their far ends in metres, rising): what no
+ * nearer ground hides. Two waters in one band are seen as one.
+ */
+export function watersAlong(
+  country: Country,
+  from: PlanePoint,
+  eye: Metres,
+  azimuth: Degrees,
+  bands: readonly Metres[],
+): (Shores | null)[] {
+  const waters = bands.map((): Shores | null => null);
+  let [band, horizon] = [0, -90];
+  for (const distance of rayDistances(country.ground.cellMetres, bands.at(-1) ?? 0)) {
+    while (distance > bands[band]!) band++;
+    const point = sumOf(from, polar(azimuth, distance));
+    const height = heightAt(country.ground, point);
+    if (Number.isNaN(height)) break;
+    const angle = elevationDegrees(eye, height, distance);
+    if (angle < horizon) continue;
+    horizon = angle;
+    if (!isWater(country, point)) continue;
+    waters[band] = { nearDegrees: waters[band]?.nearDegrees ?? angle, farDegrees: angle };
+  }
+  return waters;
+}
