@@ -54,7 +54,7 @@ describe('a blind walk', () => {
 describe('a lake in the way of a blind walk', () => {
   const shared = sharedVisitor(PHONE);
 
-  it('is gone round to the side that is asked for, and its box is told as the log wants it', async () => {
+  it('is gone round to the side that is asked for, and told as the log wants it', async () => {
     const { visitor } = shared;
     const { page } = visitor;
     // Always the same country and the same walker.

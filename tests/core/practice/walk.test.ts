@@ -116,7 +116,7 @@ const wetOn = (country: Country, corners: readonly PlanePoint[]) =>
     }).filter((point) => isWater(country, point));
   });
 
-/** The lines that someone keeps of a walk: what was set, counted and boxed, and woods as a ground. */
+/** The lines that someone keeps of a walk: what was set, counted, boxed; woods as a ground. */
 const linesOf = (walked: readonly WalkedLeg[]) =>
   walked
     .filter(({ counted }) => counted > 0)
