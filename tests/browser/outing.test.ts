@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { stillBox } from '../support/browser/still-box';
 import { LINE, PHONE, sharedVisitor, SIZES, type Visitor } from '../support/browser/visitor';
 
 const line = (index: number) => `#line-${index}`;
@@ -174,7 +175,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     await page.keyboard.press('ArrowRight');
     await visitor.reads('[data-testid=keypad-bearing]', /^091$/);
     const dial = (await page.$('[role=slider][aria-label=Bearing]'))!;
-    const box = (await dial.boundingBox())!;
+    const box = await stillBox(dial);
     await page.mouse.move(box.x + box.width * 0.95, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.95, { steps: 5 });

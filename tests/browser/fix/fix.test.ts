@@ -4,6 +4,7 @@ import geodesic from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder } from '../../support/browser/offer';
+import { stillBox } from '../../support/browser/still-box';
 import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const { WGS84 } = geodesic.Geodesic;
@@ -187,7 +188,7 @@ describe('a fix without sight, mouse or network', () => {
     await visitor.pick('Dial');
     const dial = (await page.waitForSelector('[aria-label="Bearings"] [role=slider]'))!;
     await dial.scrollIntoView();
-    const box = (await dial.boundingBox())!;
+    const box = await stillBox(dial);
     await page.touchscreen.tap(box.x + box.width * 0.95, box.y + box.height / 2);
     await page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('#fix-bearing')?.value === '090',

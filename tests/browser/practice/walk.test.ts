@@ -5,6 +5,7 @@ import { findingsInThemes } from '../../support/browser/axe';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder, offerFile } from '../../support/browser/offer';
 import { slideTo } from '../../support/browser/answering';
+import { stillBox } from '../../support/browser/still-box';
 import { DESK, PHONE, sharedVisitor } from '../../support/browser/visitor';
 
 describe('a blind walk', () => {
@@ -101,7 +102,7 @@ describe('the compass by itself', () => {
     await visitor.reads('[data-testid=compass-numbers]', /The needle is 90° left of its arrow/);
     // By a drag: a quarter of the ring takes the figures with it; beside the ring it turns you.
     const drag = async (radius: number) => {
-      const box = (await (await page.$('[data-testid=compass] svg'))!.boundingBox())!;
+      const box = await stillBox((await page.$('[data-testid=compass] svg'))!);
       const middle = { x: box.x + box.width / 2, y: box.y + (box.height * 276) / 420 };
       await page.mouse.move(middle.x, middle.y - radius * box.height);
       await page.mouse.down();

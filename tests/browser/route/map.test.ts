@@ -4,6 +4,7 @@ import { writeArrayBuffer } from 'geotiff';
 import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
 import { folder, offerFile, offerFiles } from '../../support/browser/offer';
+import { stillBox } from '../../support/browser/still-box';
 import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const CONTROLS = JSON.parse(readFileSync('demo/ormsay-lake.controls.json', 'utf8')) as {
@@ -19,7 +20,7 @@ const TIE = '[data-testid=tie]';
 async function tapPixel({ page }: Visitor, { x, y }: { x: number; y: number }) {
   const sheet = (await page.waitForSelector(SHEET))!;
   await sheet.scrollIntoView();
-  const box = (await sheet.boundingBox())!;
+  const box = await stillBox(sheet);
   const k = Math.min((box.width - 16) / PICTURE.width, (box.height - 16) / PICTURE.height);
   const [left, top] = [
     box.x + box.width / 2 - (k * PICTURE.width) / 2,

@@ -2,6 +2,7 @@ import type { Answer, Question } from '@/core/practice/question';
 import { signedDifference } from '@/core/units/angle';
 import type { PlanePoint } from '@/core/units/plane';
 import { makeCountry } from '@/core/practice/country/make-country';
+import { stillBox } from './still-box';
 import type { Visitor } from './visitor';
 
 /** Presses a button of this name so many times, as a thumb does. */
@@ -22,7 +23,7 @@ export async function slideTo({ page }: Visitor, name: string, degrees: number) 
   const handle = (await page.waitForSelector(`[role=slider][aria-labelledby="turn-${name}"]`))!;
   const rail = (await handle.evaluateHandle((it) => it.closest('.ant-slider')!)).asElement()!;
   await rail.evaluate((it) => (it as Element).scrollIntoView({ block: 'center' }));
-  const box = (await (rail as typeof handle).boundingBox())!;
+  const box = await stillBox(rail as typeof handle);
   await page.touchscreen.tap(box.x + (box.width * degrees) / 359, box.y + box.height / 2);
   const value = () => handle.evaluate((it) => Number(it.getAttribute('aria-valuenow')));
   await handle.focus();
@@ -39,7 +40,7 @@ async function tapPlace({ page }: Visitor, country: number, { east, north }: Pla
   const map = (await page.waitForSelector('[data-testid=country-map]'))!;
   await map.scrollIntoView();
   const frame = (await page.$('[data-testid=country-map] rect:last-of-type'))!;
-  const box = (await frame.boundingBox())!;
+  const box = await stillBox(frame);
   const x = box.x + (box.width * (east - bounds.west)) / (bounds.east - bounds.west);
   const y = box.y + (box.height * (bounds.north - north)) / (bounds.north - bounds.south);
   await page.touchscreen.tap(x, y);
