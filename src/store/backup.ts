@@ -6,12 +6,13 @@ import { routeLogs } from './documents/routes';
 import type { CairnDatabase, DailyCopy } from './database';
 import { knownPlaces } from './known/known-places';
 import { changeLogs } from './outings';
+import { practiceRecord } from './practice/record';
 import { paceProfiles } from './profiles';
 import { replay } from './replay';
 
 /**
- * All outings, areas, routes and known places. A damaged outing is there up to the damage, with
- * its raw records.
+ * All outings, areas, routes, known places and what the trainer keeps. A damaged outing is
+ * there up to the damage, with its raw records.
  */
 export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<Logbook> {
   const outings: Outing[] = [];
@@ -25,8 +26,14 @@ export async function wholeLogbook(database: CairnDatabase, now: Date): Promise<
   const routes = (await routeLogs.all(database)).map(({ document }) => document);
   const profiles = await paceProfiles(database);
   const known = await knownPlaces(database);
+  const practice = (await practiceRecord(database)) ?? undefined;
   return {
-    ...logbookOf(outings, now.toISOString(), profiles, { areas, knownPlaces: known, routes }),
+    ...logbookOf(outings, now.toISOString(), profiles, {
+      areas,
+      knownPlaces: known,
+      routes,
+      practice,
+    }),
     ...(damagedJournals.length > 0 ? { damagedJournals } : {}),
   };
 }

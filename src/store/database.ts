@@ -6,7 +6,7 @@ import type { MapPicture } from '../core/model/map-picture';
 import type { PaceProfile } from '../core/model/pace-profile';
 import type { Attempt } from '../core/practice/attempt';
 import type { Course, CourseResults } from '../core/practice/course';
-import type { BlindWalk } from '../core/practice/walk/walker';
+import type { KeptWalk } from '../core/practice/walk/kept-walk';
 import type { CountRecord } from './count';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
@@ -40,15 +40,6 @@ export interface PictureFile {
 /** Results of a course that a learner handed back. */
 export interface KeptResults extends CourseResults {
   readonly id: string;
-}
-
-/** A walk in fog, by the outing that it is logged in: what was set, and nothing that follows. */
-export interface KeptWalk extends BlindWalk {
-  readonly outing: string;
-  /** The place that it began at, and should end at. */
-  readonly startName: string;
-  /** True once the walker has said to be home. */
-  readonly isOver: boolean;
 }
 
 /** The app's database: change logs, counts, profiles, copies, known places, pictures, practice. */

@@ -2,6 +2,7 @@ import equal from 'fast-deep-equal';
 import { insertion, type Operation } from '../core/edit/operations';
 import { headerOf, outingSchema, type Outing } from '../core/model/outing';
 import type { PaceProfile } from '../core/model/pace-profile';
+import type { PracticeRecord } from '../core/practice/record';
 import type { Change } from './change';
 import type { CairnDatabase } from './database';
 import { areaSchema, type Area } from '../core/model/area';
@@ -12,6 +13,7 @@ import { routeSchema, type Route } from '../core/model/route';
 import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
 import { mergeKnownPlaces } from './known/known-places';
 import { replayed } from './outings';
+import { mergePractice, practiceTables } from './practice/record';
 import type { OutingState } from './replay';
 
 /** What to do with an outing whose id exists already with different contents. */
@@ -34,6 +36,8 @@ export interface ImportResult {
   /** Areas and routes that were added. */
   readonly areas: readonly string[];
   readonly routes: readonly string[];
+  /** Records of the trainer that were added. */
+  readonly practice: number;
 }
 
 async function conflictOf(
@@ -86,6 +90,7 @@ export interface ImportOptions {
   readonly areas?: readonly Area[];
   readonly knownPlaces?: readonly KnownPlace[];
   readonly routes?: readonly Route[];
+  readonly practice?: PracticeRecord;
   /** Told the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
@@ -107,6 +112,10 @@ class Importer {
     /** Ids that had a change log before. */
     private readonly before: ReadonlySet<string>,
   ) {}
+
+  /** What an outing of the file is called here; null where it was not taken. */
+  readonly idHere = (id: string): string | null =>
+    this.renamed.get(id) ?? (this.ids.has(id) ? id : null);
 
   private write(outing: string, number: number, change: Change) {
     return this.database.changes.add({ outing, number, at: this.at, change });
@@ -161,16 +170,16 @@ class Importer {
 }
 
 /**
- * Imports outings, profiles, areas, routes and known places: all of them or, when anything fails,
- * none. Durable when the promise resolves. Two outings of one id in the same file are kept as two.
- * Profiles are merged: a calibration that exists stays as it is.
+ * Imports outings, profiles, areas, routes, known places and what the trainer keeps: all of them
+ * or, when anything fails, none. Durable when the promise resolves. Two outings of one id in the
+ * same file are kept as two. Profiles are merged: a calibration that exists stays as it is.
  */
 export async function importOutings(
   database: CairnDatabase,
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  { now, newId, areas = [], knownPlaces = [], routes = [], onProgress }: ImportOptions,
+  { now, newId, areas = [], knownPlaces = [], routes = [], practice, onProgress }: ImportOptions,
 ): Promise<ImportResult> {
   const checked = outings.map((outing) => outingSchema.parse(outing));
   const surveys = areas.map((area) => areaSchema.parse(area));
@@ -181,6 +190,7 @@ export async function importOutings(
     ids: [] as string[],
     areas: [] as string[],
     routes: [] as string[],
+    practice: 0,
   };
   const plans = routes.map((route) => routeSchema.parse(route));
   const known = knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace);
@@ -190,6 +200,7 @@ export async function importOutings(
     database.areas,
     database.routes,
     database.knownPlaces,
+    ...practiceTables(database),
   ];
   await database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
@@ -202,6 +213,7 @@ export async function importOutings(
     Object.assign(result, { added, replaced, skipped, ids: [...ids] });
     for (const profile of profiles) await mergeProfile(database, profile);
     await mergeKnownPlaces(database, known, newId);
+    if (practice) result.practice = await mergePractice(database, practice, importer.idHere);
     for (const area of surveys) {
       const id = await areaLogs.import(database, withIds(area, importer.renamed), now, newId);
       if (id !== null) result.areas.push(id);

@@ -40,6 +40,8 @@ export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 't
   readonly areas: number;
   readonly routes: number;
   readonly knownPlaces: number;
+  /** Records of the trainer. */
+  readonly practice: number;
   readonly table?: TableHead;
 }
 

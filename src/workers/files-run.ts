@@ -2,6 +2,7 @@ import '../core/place/grid-reader-provided';
 import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
+import { recordCount } from '../core/practice/record';
 import { fail } from '../core/units/result';
 import { fileFault } from '../formats/format';
 import {
@@ -48,6 +49,7 @@ export class FilesRun implements FilesWorker {
         areas = [],
         routes = [],
         knownPlaces = [],
+        practice,
         table,
         thinned,
       } = read.value;
@@ -63,6 +65,7 @@ export class FilesRun implements FilesWorker {
         areas: areas.length,
         routes: routes.length,
         knownPlaces: knownPlaces.length,
+        practice: practice ? recordCount(practice) : 0,
         ...(table && { table: tableHead(table) }),
       };
       return { kind: 'read', summary };
@@ -76,7 +79,7 @@ export class FilesRun implements FilesWorker {
     onProgress: OnProgress,
   ): ReturnType<FilesWorker['import']> {
     if (!this.contents) throw new Error('nothing was read that could be imported');
-    const { outings, profiles, areas, routes, knownPlaces } = this.contents;
+    const { outings, profiles, areas, routes, knownPlaces, practice } = this.contents;
     const choose = (_outing: unknown, index: number) => choices[index] ?? 'keep-both';
     try {
       const result = await importOutings(this.database, outings, profiles, choose, {
@@ -85,6 +88,7 @@ export class FilesRun implements FilesWorker {
         areas,
         routes,
         knownPlaces,
+        practice,
         onProgress: inSteps(onProgress),
       });
       return { kind: 'imported', result, profiles: profiles.length };

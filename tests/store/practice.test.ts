@@ -18,7 +18,21 @@ import {
   walkOn,
 } from '@/store/practice/blind-walks';
 import type { Attempt } from '@/core/practice/attempt';
+import { logbookOf } from '@/core/model/logbook';
+import { jsonFormat } from '@/formats/json';
+import { wholeLogbook } from '@/store/backup';
 import { CairnDatabase } from '@/store/database';
+import { addOuting } from '@/store/outings';
+import { FilesRun } from '@/workers/files-run';
+import { NOW, outingWithId } from '../support/databases';
+
+const FILE_JOB = {
+  toleranceMetres: 10,
+  mapping: null,
+  distanceUnit: null,
+  today: '2026-08-14',
+  paces: [],
+};
 
 let databases = 0;
 const fresh = () => new CairnDatabase(`practice-${databases++}`);
@@ -62,6 +76,57 @@ describe('what the trainer keeps', () => {
     expect(await courseResults(database)).toEqual([{ ...later, id: 'c Ines' }]);
     await removeCourse(database, 'c');
     expect(await courses(database)).toEqual([]);
+  });
+
+  it('all of it in a backup, restored beside what is there, each walk by its outing', async () => {
+    const from = fresh();
+    await addOuting(from, outingWithId('o'), NOW);
+    await keepAttempt(from, attempt('a', '2026-11-01T08:00:00.000Z'));
+    const course = { id: 'c', name: 'Evening', items: [{ exercise: 'mils', seed: 3 }] };
+    await keepCourse(from, course);
+    await keepResults(from, { course: 'c', name: 'Evening', who: 'Ines', attempts: [] });
+    const legs = [{ bearingDegrees: 40, paces: 100, aim: 'needle', boxes: 'left' } as const];
+    const set = { country: 3, seed: 5, start: { east: 10, north: 20 }, startName: 'Hut' };
+    await beginBlindWalk(from, { ...set, outing: 'o', legs, isOver: true } as never);
+    await from.attempts.put({ id: 'b', exercise: 'mils' } as Attempt);
+
+    const written = jsonFormat.write(await wholeLogbook(from, NOW), null);
+    if (!written.ok) throw new Error('a backup can be written');
+    expect(JSON.parse(written.value)).toMatchObject({ version: 3 });
+    const to = fresh();
+    // Another outing has that id here, and a course was taken up from a newer file.
+    await addOuting(to, outingWithId('o', '180 5m'), NOW);
+    await keepCourse(to, { ...course, name: 'Newer' });
+    const files = new FilesRun(to);
+    const job = { ...FILE_JOB, name: 'backup.json', content: written.value };
+    const read = await files.read(job, () => undefined);
+    expect(read).toMatchObject({ kind: 'read', summary: { practice: 4, messages: [] } });
+    const imported = await files.import(['keep-both'], () => undefined);
+    expect(imported).toMatchObject({ kind: 'imported', result: { added: 1, practice: 3 } });
+    expect((await attempts(to)).map(({ id }) => id)).toEqual(['a']);
+    expect((await courses(to)).map(({ name }) => name)).toEqual(['Newer']);
+    expect(await courseResults(to)).toHaveLength(1);
+    const copy = (await to.changes.toCollection().primaryKeys()).find(([id]) => id !== 'o')![0];
+    expect(await blindWalks(to)).toEqual([{ ...set, outing: copy, legs, isOver: true }]);
+
+    await files.read(job, () => undefined);
+    expect(await files.import(['skip'], () => undefined)).toMatchObject({
+      result: { added: 0, practice: 0 },
+    });
+  });
+
+  it('nothing of a backup whose practice can’t be read, and all outings of it', async () => {
+    const book = logbookOf([outingWithId('o')], NOW.toISOString(), [], {
+      practice: { attempts: [{ ...attempt('a', 'yesterday') }], courses: [], blindWalks: [] },
+    });
+    const files = new FilesRun(fresh());
+    const job = { ...FILE_JOB, name: 'backup.json', content: JSON.stringify(book) };
+    const read = await files.read(job, () => undefined);
+    expect(read).toMatchObject({ kind: 'read', summary: { practice: 0 } });
+    expect(JSON.stringify(read)).toContain('Practice is left out: practice.attempts.0.at: ');
+    expect(await files.import([], () => undefined)).toMatchObject({
+      result: { added: 1, practice: 0 },
+    });
   });
 
   it('a blind walk by what was set, until it is over', async () => {

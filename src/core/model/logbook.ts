@@ -7,8 +7,8 @@ import { paceProfileSchema, type PaceProfile } from './pace-profile';
 import { routeSchema, type Route } from './route';
 
 /**
- * The newest version of the file: with routes; with areas or known places, the second is written,
- * and without any of them the first.
+ * The newest version of the file: with routes or practice; with areas or known places, the
+ * second is written, and without any of them the first.
  */
 export const LOGBOOK_VERSION = 3;
 
@@ -22,6 +22,8 @@ export const logbookSchema = openObject({
   areas: z.optional(z.array(areaSchema)),
   knownPlaces: z.optional(z.array(knownPlaceSchema)),
   routes: z.optional(z.array(routeSchema)),
+  /** What the trainer keeps: it checks that itself, so that no outing is refused for it. */
+  practice: z.optional(z.record(z.string(), z.unknown())),
 });
 export type Logbook = z.infer<typeof logbookSchema>;
 
@@ -30,6 +32,7 @@ export interface LogbookDocuments {
   readonly areas?: Area[];
   readonly knownPlaces?: KnownPlace[];
   readonly routes?: Route[];
+  readonly practice?: Record<string, unknown>;
 }
 
 /** A logbook of all of these, written at this moment (ISO 8601). */
@@ -37,14 +40,16 @@ export const logbookOf = (
   outings: Outing[],
   exportedAt: string,
   paceProfiles: PaceProfile[] = [],
-  { areas = [], knownPlaces = [], routes = [] }: LogbookDocuments = {},
+  { areas = [], knownPlaces = [], routes = [], practice }: LogbookDocuments = {},
 ): Logbook => ({
   format: 'cairn-back/logbook',
-  version: routes.length > 0 ? LOGBOOK_VERSION : areas.length + knownPlaces.length > 0 ? 2 : 1,
+  version:
+    routes.length > 0 || practice ? LOGBOOK_VERSION : areas.length + knownPlaces.length > 0 ? 2 : 1,
   exportedAt,
   outings,
   paceProfiles,
   ...(areas.length > 0 && { areas }),
   ...(knownPlaces.length > 0 && { knownPlaces }),
   ...(routes.length > 0 && { routes }),
+  ...(practice && { practice }),
 });

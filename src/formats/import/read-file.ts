@@ -6,6 +6,7 @@ import type { KnownPlace } from '../../core/model/known-place';
 import type { Outing } from '../../core/model/outing';
 import type { PaceProfile } from '../../core/model/pace-profile';
 import type { Route } from '../../core/model/route';
+import type { PracticeRecord } from '../../core/practice/record';
 import type { EarthModels } from '../../core/north/earth-models';
 import { needsEarthModels } from '../../core/north/outing-norths';
 import { solve } from '../../core/survey/solve';
@@ -13,6 +14,7 @@ import { fail, ok, type Result } from '../../core/units/result';
 import type { Metres } from '../../core/units/units';
 import { fileFault, type FileFault } from '../format';
 import { jsonFormat } from '../json';
+import { readPracticeRecord } from '../practice/practice-file';
 import { WHOLE_LOGBOOK } from '../zip';
 import { outingsOfTracks } from './outings-of-tracks';
 import { asksUnit, looksLikeTable, outingsOfTable, readTable, type CsvTable } from './read-csv';
@@ -47,6 +49,7 @@ export interface FileContents {
   readonly areas?: readonly Area[];
   readonly routes?: readonly Route[];
   readonly knownPlaces?: readonly KnownPlace[];
+  readonly practice?: PracticeRecord;
   /** What was changed and what was left out, as sentences. */
   readonly messages: readonly string[];
   /** The table, so that its columns can be given another meaning. */
@@ -139,7 +142,9 @@ function readLogbook(text: string, models: EarthModels | null): ReadResult {
   if (!read.ok) return unread(read.fault);
   const { outings, paceProfiles: profiles, ...documents } = read.value;
   const { areas, routes, knownPlaces } = documents;
-  return ok({ kind: 'logbook', outings, profiles, areas, routes, knownPlaces, messages: [] });
+  const { practice, messages } = readPracticeRecord(documents.practice);
+  const kept = { areas, routes, knownPlaces, practice };
+  return ok({ kind: 'logbook', outings, profiles, ...kept, messages });
 }
 
 function readMap(
@@ -248,6 +253,7 @@ async function readArchive(
   const areas: Area[] = [];
   const routes: Route[] = [];
   const knownPlaces: KnownPlace[] = [];
+  let practice: PracticeRecord | undefined;
   const messages: string[] = [];
   for (const [index, { name, bytes: content }] of wanted.entries()) {
     choices.onProgress?.(index / wanted.length);
@@ -260,10 +266,12 @@ async function readArchive(
     areas.push(...(read.value.areas ?? []));
     routes.push(...(read.value.routes ?? []));
     knownPlaces.push(...(read.value.knownPlaces ?? []));
+    practice ??= read.value.practice;
     messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
   }
   if (whole.length === 0 && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  return ok({ kind: 'archive', outings, profiles, areas, routes, knownPlaces, messages });
+  const documents = { areas, routes, knownPlaces, practice };
+  return ok({ kind: 'archive', outings, profiles, ...documents, messages });
 }
 
 /** How many names are told in full. */

@@ -5,6 +5,7 @@ import {
   type Course,
   type CourseResults,
 } from '../../core/practice/course';
+import { practiceRecordSchema, type PracticeRecord } from '../../core/practice/record';
 import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 
@@ -27,6 +28,22 @@ const fileSchema = z.discriminatedUnion('format', [
     results: courseResultsSchema,
   }),
 ]);
+
+/**
+ * What the trainer kept, from a logbook. Where it can't be read it is left out and said so: no
+ * outing is refused for it.
+ */
+export function readPracticeRecord(data: unknown): {
+  readonly practice?: PracticeRecord;
+  readonly messages: readonly string[];
+} {
+  if (data === undefined) return { messages: [] };
+  const read = practiceRecordSchema.safeParse(data);
+  if (read.success) return { practice: read.data, messages: [] };
+  const [issue] = read.error.issues;
+  const at = ['practice', ...(issue?.path ?? [])].join('.');
+  return { messages: [`Practice is left out: ${at}: ${issue?.message ?? 'not what was kept'}`] };
+}
 
 /** The text of a file that holds a course or results. */
 export const writePracticeFile = (file: PracticeFile): string =>

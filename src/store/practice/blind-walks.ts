@@ -1,5 +1,5 @@
-import type { SetLeg } from '../../core/practice/walk/walker';
-import type { CairnDatabase, KeptWalk } from '../database';
+import type { KeptWalk, SetLeg } from '../../core/practice/walk/kept-walk';
+import type { CairnDatabase } from '../database';
 
 /** The walk of an outing; undefined where the outing isn't one. */
 export const blindWalkOf = (database: CairnDatabase, outing: string) =>

@@ -46,10 +46,13 @@ export async function courseResults(database: CairnDatabase): Promise<KeptResult
   return records.filter((record) => courseResultsSchema.safeParse(record).success);
 }
 
+/** Results are kept once for each course and learner. */
+export const resultsId = ({ course, who }: CourseResults): string => `${course} ${who}`;
+
 /** Keeps what a learner handed back; handed back again, it takes the place of the first. */
 export async function keepResults(database: CairnDatabase, results: CourseResults): Promise<void> {
   const whole = courseResultsSchema.parse(results) as CourseResults;
-  const record = { ...whole, id: `${whole.course} ${whole.who}` };
+  const record = { ...whole, id: resultsId(whole) };
   await database.transaction('rw', database.courseResults, () =>
     database.courseResults.put(record),
   );

@@ -7,6 +7,7 @@ const outingsWords = (count: number) => plural(count, 'outing', 'outings');
 const changesWords = (count: number) => plural(count, 'change', 'changes');
 const knownWords = (count: number) => plural(count, 'known place', 'known places');
 const routesWords = (count: number) => plural(count, 'route', 'routes');
+const practiceWords = (count: number) => plural(count, 'record of practice', 'records of practice');
 const areasWords = (count: number) => plural(count, 'area', 'areas');
 const profilesWords = (count: number) => plural(count, 'pace profile', 'pace profiles');
 const MOST_NUMBERS_SHOWN = 12;
@@ -47,19 +48,26 @@ export const WORDS = {
   importAll: (outings: number, profiles: number) =>
     `Import ${outings === 0 && profiles > 0 ? profilesWords(profiles) : outingsWords(outings)}`,
   nothingNew: 'There is nothing new to import.',
-  imported: ({ added, replaced, skipped, areas, routes }: ImportResult, profiles: number) =>
-    `${[
+  imported: (
+    { added, replaced, skipped, areas, routes, practice }: ImportResult,
+    profiles: number,
+  ) => {
+    const done = [
       ...(added > 0 ? [`${added} imported`] : []),
       ...(replaced > 0 ? [`${replaced} replaced`] : []),
       ...(skipped > 0 ? [`${skipped} unchanged`] : []),
       ...(profiles > 0 ? [`${profilesWords(profiles)} merged with yours`] : []),
       ...(areas.length > 0 ? [`${areasWords(areas.length)} imported`] : []),
       ...(routes.length > 0 ? [`${routesWords(routes.length)} imported`] : []),
-    ].join(', ')}.`,
+      ...(practice > 0 ? [`${practiceWords(practice)} imported`] : []),
+    ];
+    return done.length > 0 ? `${done.join(', ')}.` : 'All of it was here already.';
+  },
   profiles: profilesWords,
   areas: areasWords,
   routes: routesWords,
   knownPlaces: knownWords,
+  practice: practiceWords,
   joinThem: 'Join them in an area',
   openArea: 'Open the area',
   openRoute: 'Open the route',

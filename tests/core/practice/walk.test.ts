@@ -6,7 +6,8 @@ import { crossings } from '@/core/practice/country/ground-lines';
 import { makeCountry } from '@/core/practice/country/make-country';
 import { panoramaFrom, RAY_DEGREES } from '@/core/practice/country/panorama';
 import { compareWalk } from '@/core/practice/walk/compare';
-import { walkLegs, type BlindWalk, type SetLeg, type WalkedLeg } from '@/core/practice/walk/walker';
+import type { SetLeg } from '@/core/practice/walk/kept-walk';
+import { walkLegs, type BlindWalk, type WalkedLeg } from '@/core/practice/walk/walker';
 import { solve } from '@/core/survey/solve';
 import { heightAt } from '@/core/terrain/height-field';
 import { azimuthOf, lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
@@ -93,7 +94,7 @@ describe('a panorama', () => {
   });
 });
 
-const walkFrom = (country: Country, seed: number, legs: readonly SetLeg[]): BlindWalk => ({
+const walkFrom = (country: Country, seed: number, legs: SetLeg[]): BlindWalk => ({
   country: country.seed,
   seed,
   start: country.buildings[0]!.point,

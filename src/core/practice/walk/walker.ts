@@ -7,26 +7,12 @@ import { ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Degrees, Metres } from '../../units/units';
 import { chanceOf } from '../chance';
 import type { Country } from '../country/country';
+import type { KeptWalk, SetLeg } from './kept-walk';
 import { boxWater, type Boxed, type BoxSides, type Going } from './round-water';
 import { walkStraight, type Met, type Stop, type Stretch, type Stride } from './stretch';
 
-/** What the person tells the walker: a compass setting, how many paces, and how to aim. */
-export interface SetLeg {
-  readonly bearingDegrees: Degrees;
-  readonly paces: number;
-  readonly aim: Aim;
-  /** Water in the way is boxed to this side; without one it ends the leg. */
-  readonly boxes?: Side;
-}
-
 /** A walk in fog on a made country: all that happened follows from it. */
-export interface BlindWalk {
-  readonly country: number;
-  /** Of the walker's errors. */
-  readonly seed: number;
-  readonly start: PlanePoint;
-  readonly legs: readonly SetLeg[];
-}
+export type BlindWalk = Pick<KeptWalk, 'country' | 'seed' | 'start' | 'legs'>;
 
 /** A box round water: as the log wants it, and after how many paces of the leg it began. */
 export interface WalkedBox extends Omit<Boxed, 'corners'> {

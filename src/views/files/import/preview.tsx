@@ -24,9 +24,10 @@ interface Props {
 
 /** What would be imported, and what is there already. Nothing is written before that is chosen. */
 export function Preview({ name, summary, isCurrent, importer, onImported, onCancel }: Props) {
-  const { outings, profiles, areas, routes, knownPlaces, messages } = summary;
+  const { outings, profiles, areas, routes, knownPlaces, practice, messages } = summary;
   const work = useImport(importer, name, summary, onImported);
-  const isNothing = work.count === 0 && profiles + areas + routes + knownPlaces === 0;
+  const others = profiles + areas + routes + knownPlaces + practice;
+  const isNothing = work.count === 0 && others === 0;
   return (
     <>
       <p>{WORDS.contents(name)}</p>
@@ -53,6 +54,7 @@ export function Preview({ name, summary, isCurrent, importer, onImported, onCanc
         {areas > 0 && <li>{WORDS.areas(areas)}</li>}
         {routes > 0 && <li>{WORDS.routes(routes)}</li>}
         {knownPlaces > 0 && <li>{WORDS.knownPlaces(knownPlaces)}</li>}
+        {practice > 0 && <li>{WORDS.practice(practice)}</li>}
       </ul>
       <Messages messages={messages} />
       {work.fault && (

@@ -1,7 +1,7 @@
 'use client';
 import '@/core/survey/adjusted/provided';
 import { useCallback } from 'react';
-import type { KeptWalk } from '@/store/database';
+import type { KeptWalk } from '@/core/practice/walk/kept-walk';
 import { blindWalkOf } from '@/store/practice/blind-walks';
 import { useLive } from '@/ui/use-live';
 import { browserDatabase } from '@/views/shared/data/browser-store';

@@ -8,7 +8,7 @@ import { bearingDigits } from '@/core/units/angle';
 import type { PlanePoint } from '@/core/units/plane';
 import type { CountryDrawing } from '@/sketch/country-scene';
 import { onScreen, type View } from '@/sketch/view';
-import type { KeptWalk } from '@/store/database';
+import type { KeptWalk } from '@/core/practice/walk/kept-walk';
 import { PressButton } from '@/ui/controls/press-button';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';

@@ -8,7 +8,7 @@ import type { HandCompass } from '@/core/practice/compass/hand-compass';
 import { FOG_METRES, type WalkedLeg } from '@/core/practice/walk/walker';
 import { lengthOf, vectorBetween } from '@/core/units/plane';
 import { normalised } from '@/core/units/angle';
-import type { KeptWalk } from '@/store/database';
+import { MOST_PACES, type KeptWalk } from '@/core/practice/walk/kept-walk';
 import { endBlindWalk, walkOn } from '@/store/practice/blind-walks';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { storeFault } from '@/store/store-fault';
@@ -25,7 +25,6 @@ const AIMS = ['needle', 'landmark', 'sighted'] as const;
 /** What to do where water is in the way. */
 const AT_WATER = ['stop', ...SIDES] as const;
 type AtWater = (typeof AT_WATER)[number];
-const MOST_PACES = 2000;
 const LEAST_LEGS = 3;
 
 interface Props {
