@@ -95,10 +95,15 @@ async function arrowsTo({ page }: Visitor, slider: string, degrees: number) {
   await page.keyboard.press(degrees > 180 ? 'End' : 'Home');
   const value = () => handle.evaluate((it) => Number(it.getAttribute('aria-valuenow')));
   for (let at = await value(); at !== degrees; at = await value()) {
-    for (let left = Math.abs(degrees - at); left > 0; left--) {
-      await page.keyboard.press(at < degrees ? 'ArrowRight' : 'ArrowLeft');
+    const key = at < degrees ? 'ArrowRight' : 'ArrowLeft';
+    const left = Math.abs(degrees - at);
+    // By tens with Shift, and the rest by ones.
+    if (left >= 10) await page.keyboard.down('Shift');
+    for (let press = left >= 10 ? Math.floor(left / 10) : left; press > 0; press--) {
+      await page.keyboard.press(key);
       await page.evaluate(A_FRAME);
     }
+    if (left >= 10) await page.keyboard.up('Shift');
   }
 }
 
