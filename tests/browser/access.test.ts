@@ -50,7 +50,7 @@ describe('axe finds nothing, by day, dark and night,', () => {
     const visitor = await withDemo(DESK, 'day');
     await visitor.goto('route', 'demo-plateau');
     await visitor.choose('1. To Gauge 2');
-    for (const tab of ['Leg', 'Day and declination', 'As text', 'To leave']) {
+    for (const tab of ['Leg', 'Heights', 'Day and declination', 'As text', 'To leave']) {
       await visitor.choose(tab);
       expect(await findingsInThemes(visitor), tab).toEqual([]);
     }

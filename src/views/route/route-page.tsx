@@ -14,6 +14,7 @@ import { canShare, share } from '@/views/shared/data/save-file';
 import { LegList } from './card/leg-list';
 import { PrintCard, type Paper } from './card/print-card';
 import { HeadForm } from './forms/head-form';
+import { HeightsForm } from './forms/heights-form';
 import { LegForm } from './forms/leg-form';
 import { PointForm } from './forms/point-form';
 import { TextForm } from './forms/text-form';
@@ -156,7 +157,7 @@ interface RoomsProps {
   onAdded: () => void;
 }
 
-const ROOMS = ['point', 'leg', 'head', 'text', 'leave'] as const;
+const ROOMS = ['point', 'leg', 'heights', 'head', 'text', 'leave'] as const;
 
 /** What changes the route: one thing at a time. */
 function Rooms(props: RoomsProps) {
@@ -201,6 +202,13 @@ function OneRoom({ open, room, chosen, after, onAdded }: RoomsProps) {
       return <HeadForm key={state.number} route={route} onSave={save} />;
     case 'text':
       return <TextForm key={state.number} route={route} onSave={save} />;
+    case 'heights':
+      return plan.ok ? (
+        <HeightsForm
+          plan={plan.value}
+          onChange={async (change) => (await actions.change(change)).kind === 'saved'}
+        />
+      ) : null;
     case 'leave':
       return plan.ok ? <Leave plan={plan.value} sunset={open.sunset} /> : null;
   }

@@ -38,6 +38,7 @@ export const WORDS = {
   tabs: {
     point: 'Add a point',
     leg: 'Leg',
+    heights: 'Heights',
     head: 'Day and declination',
     text: 'As text',
     leave: 'To leave',

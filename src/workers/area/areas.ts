@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import type { AreaParts } from '../../core/navigation/area-answer';
 import { Factor } from '../../core/survey/network/factor';
+import { oneJob } from '../one-job';
 import type { AreaJob, AreasWorker } from './areas-protocol';
 
 /** An adjustment that is under way. */
@@ -13,16 +14,10 @@ export interface AreaRun {
 /** Adjusts an area in a worker of its own. */
 export function adjustInWorker(job: AreaJob, onRound: (round: number) => void): AreaRun {
   const worker = new Worker(new URL('./areas.worker.ts', import.meta.url), { type: 'module' });
-  let stop: () => void = () => undefined;
-  const ended = new Promise<never>((_resolve, reject) => {
-    worker.onerror = () => reject(new Error('the worker failed'));
-    stop = () => reject(new Error('stopped'));
-  });
-  const solved = wrap<AreasWorker>(worker).solve(job, proxy(onRound)) as Promise<AreaParts>;
-  const parts = Promise.race([solved, ended])
-    .then(restored)
-    .finally(() => worker.terminate());
-  return { parts, stop: () => stop() };
+  const ask = () =>
+    wrap<AreasWorker>(worker).solve(job, proxy(onRound)) as unknown as Promise<AreaParts>;
+  const { answer, stop } = oneJob(worker, ask);
+  return { parts: answer.then(restored), stop };
 }
 
 /** What was posted, able again to do what it could. */

@@ -1,13 +1,10 @@
 import { geoPlace, type GeoPlace } from '../../formats/picture/geo-keys';
+import { isTiff, readGeoTags } from '../../formats/picture/geo-tags';
 import { MOST_BYTES, MOST_PIXELS, type PictureAnswer } from './pictures-protocol';
 
 const THUMBNAIL = 320;
 /** Of a photograph on paper: finer than a finger, and a fifth of the bytes. */
 const JPEG_QUALITY = 0.88;
-
-/** The first bytes of a TIFF, of either byte order. */
-const isTiff = (bytes: Uint8Array) =>
-  (bytes[0] === 0x49 && bytes[1] === 0x49) || (bytes[0] === 0x4d && bytes[1] === 0x4d);
 
 interface Decoded {
   readonly bitmap: ImageBitmap;
@@ -28,14 +25,7 @@ async function decodeTiff(file: Blob): Promise<Decoded | null> {
     pixels[i + 2] = colours[from + 2]!;
     pixels[i + 3] = 255;
   }
-  const tag = async (name: 'ModelPixelScale' | 'ModelTiepoint' | 'ModelTransformation') =>
-    (await image.fileDirectory.loadValue(name)) as ArrayLike<number> | undefined;
-  const place = geoPlace({
-    ModelPixelScale: await tag('ModelPixelScale'),
-    ModelTiepoint: await tag('ModelTiepoint'),
-    ModelTransformation: await tag('ModelTransformation'),
-    keys: image.getGeoKeys() ?? {},
-  });
+  const place = geoPlace(await readGeoTags(image));
   return { bitmap: await createImageBitmap(new ImageData(pixels, width, height)), place };
 }
 

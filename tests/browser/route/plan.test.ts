@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { planned } from '../../support/route/demo-route';
+import { findingsInThemes } from '../../support/browser/axe';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder, offerFile } from '../../support/browser/offer';
 import { PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
@@ -110,6 +111,39 @@ describe('a route', () => {
     await visitor.reads('[data-testid=leave]', /Start: Dock \(54\.20000 -63\.50000\)/);
   });
 
+  it('takes climbs from a file of heights, all at once, and gives them back', async () => {
+    const { visitor } = shared;
+    const totals = '[data-testid=totals]';
+    await visitor.choose('Heights');
+    const wrong = join(folder, 'N54W064.hgt');
+    writeFileSync(wrong, 'no heights');
+    await offerFile(visitor, 'Choose a file of heights', wrong);
+    await visitor.reads('[role=alert]', /1201 or 3601 posts a side; this file has 10 bytes/);
+    await offerFile(visitor, 'Choose a file of heights', 'demo/ormsay-lake.asc');
+    const heights = '[data-testid=heights]';
+    await visitor.reads(heights, /taken for UTM zone 20 north, the grid of this route/);
+    await visitor.reads(heights, /To Gauge 2: 2\d m up, 0 m down; steepest \d°, after \d+ m/);
+    expect(await visitor.text(totals)).not.toMatch(/ up, /);
+    await visitor.pick('Write them into 3 legs');
+    await visitor.reads(totals, /\d\d m up, \d\d m down/);
+    await visitor.reads(heights, /Written into 3 legs/);
+    expect(await findingsInThemes(visitor)).toEqual([]);
+    await visitor.press('Undo');
+    await visitor.page.waitForFunction(
+      (at: string) => !/ up, /.test(document.querySelector(at)!.textContent),
+      {},
+      totals,
+    );
+    // A place far away: none of its heights are in the file, and the leg stays as it is.
+    await visitor.choose('Add a point');
+    await typedPoint(visitor, 'Far', '55.2 -63.5');
+    await visitor.choose('Heights');
+    await visitor.choose('Heights of the demo map');
+    await visitor.reads(heights, /To Far: \d+ % of its heights are not in this file/);
+    await visitor.pick('Write them into 3 legs');
+    await visitor.reads(totals, /\d\d m up, \d\d m down/);
+  });
+
   it('is exported and imported, and printed as a card', async () => {
     const { visitor } = shared;
     const { page } = visitor;
@@ -131,7 +165,7 @@ describe('a route', () => {
         '<rtept lat="54.21" lon="-63.5"><name>B</name></rtept></rte></gpx>',
     );
     await visitor.goto('route');
-    await visitor.reads('main', /By hand.*4 points/s);
+    await visitor.reads('main', /By hand.*5 points/s);
     await offerFile(visitor, 'Import a file', file);
     await visitor.reads('[data-testid=legs-of-route]', /1\. To B.*1,113 m/s);
     writeFileSync(file, '<gpx></gpx>');

@@ -1,0 +1,35 @@
+import { fail, ok } from '../../core/units/result';
+import { fileFault } from '../format';
+import { geoPlace } from '../picture/geo-keys';
+import { isTiff, readGeoTags } from '../picture/geo-tags';
+import { heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
+
+const refused = (message: string) => fail([fileFault(message)]);
+
+/** Heights as the first band of a GeoTIFF, by the package `geotiff` (OGC 19-008r4). */
+export const geoTiff: HeightFormat = {
+  name: 'GeoTIFF',
+  reads: (_name, bytes) => isTiff(bytes),
+  async read(_name, bytes, map) {
+    const { fromArrayBuffer } = await import('geotiff');
+    const image = await (await fromArrayBuffer(bytes.slice().buffer)).getImage();
+    const [columns, rows] = [image.getWidth(), image.getHeight()];
+    if (columns * rows > MOST_POSTS) return refused(`${columns} by ${rows} heights are too many.`);
+    if (columns < 2 || rows < 2) return refused('A grid of heights has two posts a side at least.');
+    const place = geoPlace(await readGeoTags(image));
+    if (!place) return refused('This GeoTIFF does not tell where it is.');
+    const [stepEast = 0, turn = 0, turned = 0, down = 0, west = 0, north = 0] = place.world.numbers;
+    if (turn !== 0 || turned !== 0 || !(stepEast > 0) || !(down < 0)) {
+      return refused('This GeoTIFF is turned; heights are read with north at the top.');
+    }
+    const [band] = (await image.readRasters({ samples: [0] })) as unknown as ArrayLike<number>[];
+    const isVoid = image.getGDALNoData();
+    const metres = Float32Array.from(band ?? [], (height) =>
+      height === isVoid ? NaN : heightOrVoid(height),
+    );
+    const isOfMap = !place.world.degrees && place.projection === null;
+    const projection = place.world.degrees ? null : (place.projection ?? map);
+    const steps = { stepEast, stepSouth: -down };
+    return ok({ grid: { projection, west, north, ...steps, columns, rows, metres }, isOfMap });
+  },
+};

@@ -1,0 +1,36 @@
+import { fail, type Result } from '../../core/units/result';
+import { fileFault, type FileFault } from '../format';
+import { isZip, readZip } from '../import/read-zip';
+import { asciiGrid } from './ascii-grid';
+import { geoTiff } from './geotiff';
+import type { HeightFile, HeightFormat } from './height-format';
+import { hgt } from './hgt';
+
+/** All kinds of files that heights are read from; the first that reads a file has it. */
+const HEIGHT_FORMATS: readonly HeightFormat[] = [hgt, geoTiff, asciiGrid];
+
+const INSIDE = /\.(hgt|asc|tiff?)$/i;
+
+/**
+ * Reads heights from a file, or from the one in an archive. `map` is the projection of the map in
+ * use, which is taken where a file has metres and doesn't name their grid.
+ */
+export async function readHeights(
+  name: string,
+  bytes: Uint8Array,
+  map: string,
+): Promise<Result<HeightFile, FileFault[]>> {
+  if (isZip(bytes)) {
+    const unzipped = await readZip(bytes, (inside) => INSIDE.test(inside));
+    if (!unzipped.ok) return unzipped;
+    const [file] = unzipped.value.files;
+    if (!file) return fail([fileFault('No file in this archive holds heights.')]);
+    return readHeights(file.name, file.bytes, map);
+  }
+  const format = HEIGHT_FORMATS.find((each) => each.reads(name, bytes));
+  if (!format) {
+    const kinds = HEIGHT_FORMATS.map((each) => each.name).join(', ');
+    return fail([fileFault(`Heights are read from these kinds of files: ${kinds}.`)]);
+  }
+  return format.read(name, bytes, map);
+}
