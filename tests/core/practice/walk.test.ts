@@ -57,6 +57,16 @@ describe('a made country', () => {
     },
   );
 
+  it.each(COUNTRIES)('has streams and paths that follow no grid: country $seed', (country) => {
+    const turns = [...country.streams, ...country.paths].flatMap((line) =>
+      line.slice(1).map((point, index) => azimuthOf(vectorBetween(line[index]!, point))),
+    );
+    const eighths = turns.filter(
+      (turn) => Math.abs(signedDifference(turn, 45 * Math.round(turn / 45))) < 0.5,
+    );
+    expect(eighths.length / turns.length).toBeLessThan(0.1);
+  });
+
   it('is drawn with contours at their heights, a grid and its margin', () => {
     const drawing = countryDrawing(COUNTRIES[0]!);
     expect(drawing.contours.length).toBeGreaterThan(10_000);

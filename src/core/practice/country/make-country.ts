@@ -16,6 +16,7 @@ import { NOW, WOOD, type Country, type GroundLine, type Lake, type Margin } from
 import { drained, streamsOf } from './drainage';
 import { Names } from './names';
 import { easiestWay } from './path-finding';
+import { wanderer } from './wandering';
 
 const CELL_METRES = 25;
 const POSTS = 161;
@@ -179,22 +180,22 @@ export function makeCountry(seed: number): Country {
   }));
   const summits = summitsOf(ground, names);
   const margin = marginOf(chance('margin'));
+  const far = (POSTS - 1) * CELL_METRES;
+  const isOnMap = ({ east, north }: PlanePoint) =>
+    Math.min(east, north, far - east, far - north) >= 0;
+  const streamwise = wanderer(chance('streams'), isOnMap);
+  const pathwise = wanderer(chance('paths'), (point) => isOnMap(point) && isDry(point));
   return {
     seed,
-    bounds: {
-      west: 0,
-      south: 0,
-      east: (POSTS - 1) * CELL_METRES,
-      north: (POSTS - 1) * CELL_METRES,
-    },
+    bounds: { west: 0, south: 0, east: far, north: far },
     ground,
     bed,
     waterMetres,
     lakes: lakesOf(bed, waterMetres, names),
-    streams: streamsOf(drainage, STREAM_POSTS).map((line) => smoothed(line, 2)),
+    streams: streamsOf(drainage, STREAM_POSTS).map((line) => smoothed(streamwise(line), 2)),
     paths: joinedTo(buildings.map(({ point }) => point)).flatMap(([from, to]) => {
       const way = easiestWay(ground, from, to, isDry);
-      return way ? [smoothed(way, 2)] : [];
+      return way ? [smoothed([from, ...pathwise(way.slice(1, -1)), to], 2)] : [];
     }),
     walls: wallsOf(isOpen, chance('walls')),
     density,

@@ -61,6 +61,10 @@ export interface Panorama {
   readonly seen: readonly Seen[];
 }
 
+/** Crowns without those that have none beside them: a tree by itself is no wood. */
+const withoutLone = (crowns: Float32Array): Float32Array =>
+  crowns.map((crown, ray) => (crowns.at(ray - 1) || crowns[(ray + 1) % crowns.length] ? crown : 0));
+
 const BUILDING_WIDTH = 14;
 const TREE_METRES = 9;
 
@@ -110,5 +114,6 @@ export function panoramaFrom(country: Country, at: PlanePoint, fogMetres: Metres
       },
     ];
   });
-  return { at, eyeMetres: eye, fogMetres, ridges, crowns, waters, seen };
+  const woods = crowns.map(withoutLone);
+  return { at, eyeMetres: eye, fogMetres, ridges, crowns: woods, waters, seen };
 }
