@@ -10,9 +10,12 @@ export interface Shores {
   readonly farDegrees: Degrees;
 }
 
+const tallness = (shores: Shores | null): Degrees =>
+  shores ? shores.farDegrees - shores.nearDegrees : -1;
+
 /**
  * The water in sight along an azimuth, band by band (their far ends in metres, rising): what no
- * nearer ground hides. Two waters in one band are seen as one.
+ * nearer ground hides. Of two waters in one band the taller is told.
  */
 export function watersAlong(
   country: Country,
@@ -23,16 +26,25 @@ export function watersAlong(
 ): (Shores | null)[] {
   const waters = bands.map((): Shores | null => null);
   let [band, horizon] = [0, -90];
+  /** The water that the last look was at, as far as it is in this band. */
+  let here = null as Shores | null;
   for (const distance of rayDistances(country.ground.cellMetres, bands.at(-1) ?? 0)) {
-    while (distance > bands[band]!) band++;
+    while (distance > bands[band]!) {
+      band++;
+      here = null;
+    }
     const point = sumOf(from, polar(azimuth, distance));
     const height = heightAt(country.ground, point);
     if (Number.isNaN(height)) break;
     const angle = elevationDegrees(eye, height, distance);
     if (angle < horizon) continue;
     horizon = angle;
-    if (!isWater(country, point)) continue;
-    waters[band] = { nearDegrees: waters[band]?.nearDegrees ?? angle, farDegrees: angle };
+    if (!isWater(country, point)) {
+      here = null;
+      continue;
+    }
+    here = { nearDegrees: here?.nearDegrees ?? angle, farDegrees: angle };
+    if (tallness(here) >= tallness(waters[band] ?? null)) waters[band] = here;
   }
   return waters;
 }
