@@ -10,7 +10,7 @@ const UTM = '+proj=utm +zone=20 +datum=WGS84';
 async function read(name: string, bytes: Uint8Array): Promise<HeightGrid> {
   const file = await readHeights(name, bytes, UTM);
   if (!file.ok) throw new Error(faultMessage(file.fault[0]!.fault));
-  return file.value.grid;
+  return file.value[0]!.grid;
 }
 
 async function refused(name: string, content: Uint8Array | string): Promise<string> {
@@ -103,7 +103,7 @@ describe('an ASCII grid', () => {
   it('has its rows from the north, and the corner of its cells', async () => {
     const bytes = new TextEncoder().encode(`${metres}10 20 30\n40 50 -9999\n`);
     const file = await readHeights('demo.asc', bytes, UTM);
-    expect(file.ok && file.value.isOfMap).toBe(true);
+    expect(file.ok && file.value[0]!.isOfMap).toBe(true);
     const grid = await read('demo.asc', bytes);
     expect(grid.projection).toBe(UTM);
     expect(heightInGrid(grid, 466_015, 6_005_045)).toBe(10);
@@ -117,7 +117,7 @@ describe('an ASCII grid', () => {
     const first = 'NCOLS 2\r\nNROWS 2\r\nXLLCENTER -63,5\r\nYLLCENTER 54\r\nCELLSIZE 0,001\r\n';
     const text = `${first}1 2\r\n3 4`;
     const file = await readHeights('heights.txt', new TextEncoder().encode(text), UTM);
-    expect(file.ok && file.value).toMatchObject({ isOfMap: false, grid: { projection: null } });
+    expect(file.ok && file.value[0]).toMatchObject({ isOfMap: false, grid: { projection: null } });
     const grid = await read('heights.txt', new TextEncoder().encode(text));
     expect(heightInGrid(grid, -63.5, 54)).toBeCloseTo(3, 5);
     expect(heightInGrid(grid, -63.499, 54.001)).toBeCloseTo(2, 5);
@@ -176,7 +176,7 @@ describe('a GeoTIFF of heights', () => {
     expect(heightInGrid(utm, 466_045, 6_007_000)).toBeCloseTo(101.5, 4);
     const other = tiff({ ...place, ProjectedCSTypeGeoKey: 27700 });
     const file = await readHeights('a.tif', other, UTM);
-    expect(file.ok && file.value).toMatchObject({ isOfMap: true, grid: { projection: UTM } });
+    expect(file.ok && file.value[0]).toMatchObject({ isOfMap: true, grid: { projection: UTM } });
   });
 
   it('is refused where it is a single row', async () => {
@@ -186,12 +186,14 @@ describe('a GeoTIFF of heights', () => {
 });
 
 describe('other files', () => {
-  it('the one in an archive is read', async () => {
+  it('all of an archive are read', async () => {
     const zip = new ZipWriter(new Uint8ArrayWriter());
     await zip.add('readme.txt', new Uint8ArrayReader(new TextEncoder().encode('heights')));
     await zip.add('N54W064.hgt', new Uint8ArrayReader(square(1201, () => 431)));
-    const grid = await read('heights.zip', await zip.close());
-    expect(heightInGrid(grid, -63.5, 54.2)).toBe(431);
+    await zip.add('N54W063.hgt', new Uint8ArrayReader(square(1201, () => 520)));
+    const file = await readHeights('heights.zip', await zip.close(), UTM);
+    const grids = file.ok ? file.value.map(({ grid }) => grid) : [];
+    expect(grids.map((grid) => heightInGrid(grid, grid.west + 0.5, 54.2))).toEqual([431, 520]);
   });
 
   it('are refused, with the kinds that are read', async () => {

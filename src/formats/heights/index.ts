@@ -1,4 +1,4 @@
-import { fail, type Result } from '../../core/units/result';
+import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import { isZip, readZip } from '../import/read-zip';
 import { asciiGrid } from './ascii-grid';
@@ -12,21 +12,33 @@ const HEIGHT_FORMATS: readonly HeightFormat[] = [hgt, geoTiff, asciiGrid];
 const INSIDE = /\.(hgt|asc|tiff?)$/i;
 
 /**
- * Reads heights from a file, or from the one in an archive. `map` is the projection of the map in
+ * Reads heights from a file, or from all those in an archive. `map` is the projection of the map in
  * use, which is taken where a file has metres and doesn't name their grid.
  */
 export async function readHeights(
   name: string,
   bytes: Uint8Array,
   map: string,
-): Promise<Result<HeightFile, FileFault[]>> {
+): Promise<Result<HeightFile[], FileFault[]>> {
   if (isZip(bytes)) {
     const unzipped = await readZip(bytes, (inside) => INSIDE.test(inside));
     if (!unzipped.ok) return unzipped;
-    const [file] = unzipped.value.files;
-    if (!file) return fail([fileFault('No file in this archive holds heights.')]);
-    return readHeights(file.name, file.bytes, map);
+    const { files } = unzipped.value;
+    if (files.length === 0) return fail([fileFault('No file in this archive holds heights.')]);
+    const all: HeightFile[] = [];
+    for (const { name: inside, bytes: content } of files) {
+      const read = await readOne(inside, content, map);
+      if (!read.ok) return read;
+      all.push(read.value);
+    }
+    return ok(all);
   }
+  const read = await readOne(name, bytes, map);
+  return read.ok ? ok([read.value]) : read;
+}
+
+/** Reads a file by the first format that takes it. */
+function readOne(name: string, bytes: Uint8Array, map: string) {
   const format = HEIGHT_FORMATS.find((each) => each.reads(name, bytes));
   if (!format) {
     const kinds = HEIGHT_FORMATS.map((each) => each.name).join(', ');

@@ -1,25 +1,39 @@
 import { legHeights } from '../../core/navigation/route/leg-heights';
-import { fileFault } from '../../formats/format';
+import { fail, type Result } from '../../core/units/result';
+import { fileFault, type FileFault } from '../../formats/format';
 import { readHeights } from '../../formats/heights';
+import type { HeightFile } from '../../formats/heights/height-format';
 import type { HeightsAnswer, HeightsJob } from './heights-protocol';
 
-/** Reads a file of heights, and what it says of each leg. */
+/** Reads a file; one that isn't whole is told as a fault: the package for TIFF throws at it. */
+async function readWhole(
+  name: string,
+  content: Blob,
+  map: string,
+): Promise<Result<HeightFile[], FileFault[]>> {
+  try {
+    return await readHeights(name, new Uint8Array(await content.arrayBuffer()), map);
+  } catch (error) {
+    console.error('Heights could not be read:', error);
+    return fail([fileFault('This file can’t be read: it is not whole.')]);
+  }
+}
+
+/** Reads files of heights, and what they say of each leg. */
 export async function runHeights(
-  { name, file, map, positions }: HeightsJob,
+  { files, map, positions }: HeightsJob,
   onProgress: (share: number) => void,
 ): Promise<HeightsAnswer> {
-  try {
-    const read = await readHeights(name, new Uint8Array(await file.arrayBuffer()), map);
-    if (!read.ok) return { kind: 'unread', faults: read.fault };
-    const { grid, isOfMap } = read.value;
-    const legs = positions.slice(1).map((to, index) => {
-      onProgress(index / (positions.length - 1));
-      return legHeights(grid, positions[index]!, to);
-    });
-    return { kind: 'read', legs, isOfMap };
-  } catch (error) {
-    // The package for TIFF throws at files that aren’t whole.
-    console.error('Heights could not be read:', error);
-    return { kind: 'unread', faults: [fileFault('This file can’t be read: it is not whole.')] };
+  const read: HeightFile[] = [];
+  for (const { name, content } of files) {
+    const file = await readWhole(name, content, map);
+    if (!file.ok) return { kind: 'unread', name, faults: file.fault };
+    read.push(...file.value);
   }
+  const grids = read.map(({ grid }) => grid);
+  const legs = positions.slice(1).map((to, index) => {
+    onProgress(index / (positions.length - 1));
+    return legHeights(grids, positions[index]!, to);
+  });
+  return { kind: 'read', legs, isOfMap: read.some(({ isOfMap }) => isOfMap) };
 }

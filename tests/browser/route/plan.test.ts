@@ -117,9 +117,12 @@ describe('a route', () => {
     await visitor.choose('Heights');
     const wrong = join(folder, 'N54W064.hgt');
     writeFileSync(wrong, 'no heights');
-    await offerFile(visitor, 'Choose a file of heights', wrong);
-    await visitor.reads('[role=alert]', /1201 or 3601 posts a side; this file has 10 bytes/);
-    await offerFile(visitor, 'Choose a file of heights', 'demo/ormsay-lake.asc');
+    await offerFile(visitor, 'Choose files of heights', wrong);
+    await visitor.reads(
+      '[role=alert]',
+      /N54W064\.hgt: .*1201 or 3601 posts a side; this file has 10 bytes/,
+    );
+    await offerFile(visitor, 'Choose files of heights', 'demo/ormsay-lake.asc');
     const heights = '[data-testid=heights]';
     await visitor.reads(heights, /taken for UTM zone 20 north, the grid of this route/);
     await visitor.reads(heights, /To Gauge 2: 2\d m up, 0 m down; steepest \d°, after \d+ m/);
@@ -139,7 +142,7 @@ describe('a route', () => {
     await typedPoint(visitor, 'Far', '55.2 -63.5');
     await visitor.choose('Heights');
     await visitor.choose('Heights of the demo map');
-    await visitor.reads(heights, /To Far: \d+ % of its heights are not in this file/);
+    await visitor.reads(heights, /To Far: \d+ % of its heights are not in these files/);
     await visitor.pick('Write them into 3 legs');
     await visitor.reads(totals, /\d\d m up, \d\d m down/);
   });

@@ -65,7 +65,7 @@ describe('the heights of a leg', () => {
     fc.assert(
       fc.property(place, share, share, fc.nat(359), (from, east, north, azimuth) => {
         const grid = evenSlope(from, east, north);
-        const told = legHeights(grid, from, positionAt(from, polar(azimuth, 400)))!;
+        const told = legHeights([grid], from, positionAt(from, polar(azimuth, 400)))!;
         const rise = 400 * (east * Math.sin(azimuth * RAD) + north * Math.cos(azimuth * RAD));
         // Less than the hysteresis of 5 m may be left unclimbed.
         fc.pre(Math.abs(rise) > 6);
@@ -86,7 +86,7 @@ describe('the heights of a leg', () => {
     const grid = gridOf(DOCK, (_latitude, longitude) =>
       Math.max(0, 120 - 0.4 * Math.abs(longitude - top) * metre.east),
     );
-    const told = legHeights(grid, DOCK, positionAt(DOCK, polar(90, 1200)))!;
+    const told = legHeights([grid], DOCK, positionAt(DOCK, polar(90, 1200)))!;
     expect(Math.abs(told.upMetres - 120)).toBeLessThan(5);
     expect(Math.abs(told.downMetres - 120)).toBeLessThan(5);
     expect(told.steepest!.degrees).toBeCloseTo(Math.atan(0.4) / RAD, 0);
@@ -96,7 +96,7 @@ describe('the heights of a leg', () => {
     const bytes = new Uint8Array(readFileSync('demo/ormsay-lake.asc'));
     const file = await readHeights('ormsay-lake.asc', bytes, UTM);
     if (!file.ok) throw new Error('the heights of the demo can be read');
-    const { grid } = file.value;
+    const [{ grid }] = file.value as [(typeof file.value)[number]];
     const map = mapGrid(DOCK, UTM);
     if (!map.ok) throw new Error('the demo has a grid');
     for (let azimuth = -60; azimuth <= 60; azimuth += 15) {
@@ -116,7 +116,7 @@ describe('the heights of a leg', () => {
         if (height < low) [low, high] = [height, height];
       }
       if (high - low >= 5) up += high - low;
-      const told = legHeights(grid, DOCK, at(800))!;
+      const told = legHeights([grid], DOCK, at(800))!;
       expect(Math.abs(told.upMetres - up), `towards ${azimuth}°`).toBeLessThan(3);
       expect(told.unknownShare).toBe(0);
     }
@@ -125,20 +125,42 @@ describe('the heights of a leg', () => {
   it('are unknown off the file, and in part of a leg that leaves it', () => {
     const grid = evenSlope(DOCK, 0.1, 0);
     const far = positionAt(DOCK, polar(0, 10_000));
-    expect(legHeights(grid, far, positionAt(far, polar(0, 500)))).toBeNull();
-    expect(legHeights(grid, DOCK, DOCK)).toBeNull();
-    const edge = legHeights(grid, DOCK, far)!;
+    expect(legHeights([grid], far, positionAt(far, polar(0, 500)))).toBeNull();
+    expect(legHeights([grid], DOCK, DOCK)).toBeNull();
+    const edge = legHeights([grid], DOCK, far)!;
     // 0.03° of latitude are 3,339 m.
     expect(edge.unknownShare).toBeGreaterThan(0.65);
     expect(edge.unknownShare).toBeLessThan(0.68);
     expect(isWhole(edge)).toBe(false);
-    expect(legHeights({ ...grid, projection: '+proj=moll' }, DOCK, far)).toBeNull();
+    expect(legHeights([{ ...grid, projection: '+proj=moll' }], DOCK, far)).toBeNull();
+  });
+
+  it('come from two files where a leg goes from one into the other', () => {
+    const whole = evenSlope(DOCK, 0.1, 0.05);
+    // The same ground as two sheets that have one column of posts in common.
+    const half = Math.floor(whole.columns / 2);
+    const part = (first: number, columns: number): HeightGrid => ({
+      ...whole,
+      west: whole.west + first * whole.stepEast,
+      columns,
+      metres: whole.metres.filter((_height, at) => {
+        const column = at % whole.columns;
+        return column >= first && column < first + columns;
+      }),
+    });
+    const [west, east] = [part(0, half + 1), part(half, whole.columns - half)];
+    const from = positionAt(DOCK, polar(260, 500));
+    const to = positionAt(DOCK, polar(80, 500));
+    const told = legHeights([west, east], from, to)!;
+    expect(legHeights([west], from, to)!.unknownShare).toBeGreaterThan(0.4);
+    expect(told.unknownShare).toBe(0);
+    expect(told.upMetres).toBeCloseTo(legHeights([whole], from, to)!.upMetres, 3);
   });
 
   it('go over the date line', () => {
     const from = { latitude: -17, longitude: 179.995 };
     const grid = evenSlope(from, 0.1, 0);
-    const told = legHeights(grid, from, positionAt(from, polar(90, 1000)))!;
+    const told = legHeights([grid], from, positionAt(from, polar(90, 1000)))!;
     expect(told.unknownShare).toBe(0);
     expect(Math.abs(told.upMetres - 100)).toBeLessThan(1);
   });
@@ -150,7 +172,7 @@ describe('the heights of a leg', () => {
     const size = { columns: side, rows: side, stepEast: step, stepSouth: step };
     const grid = { projection: null, west: -64, north: 55, ...size, metres };
     const from = { latitude: 54.1, longitude: -63.9 };
-    const told = legHeights(grid, from, { latitude: 54.6, longitude: -63.3 })!;
+    const told = legHeights([grid], from, { latitude: 54.6, longitude: -63.3 })!;
     expect(told).toMatchObject({ upMetres: 0, downMetres: 0, unknownShare: 0 });
     expect(told.steepest!.degrees).toBeCloseTo(0, 6);
   });
@@ -210,15 +232,16 @@ describe('a route with heights', () => {
     const positions = route.points.map(({ position }) => position!);
     const shares: number[] = [];
     const file = new Blob([readFileSync('demo/ormsay-lake.asc')]);
-    const job = { name: 'ormsay-lake.asc', file, map: UTM, positions };
+    const job = { files: [{ name: 'ormsay-lake.asc', content: file }], map: UTM, positions };
     const answer = await runHeights(job, (done) => shares.push(done));
     expect(answer).toMatchObject({ kind: 'read', isOfMap: true });
     expect(answer.kind === 'read' && answer.legs.every(isWhole)).toBe(true);
     expect(shares).toHaveLength(positions.length - 1);
-    const broken = {
-      ...job,
-      file: new Blob([new Uint8Array([0x49, 0x49, 42, 0, 255, 255, 0, 0])]),
-    };
-    expect(await runHeights(broken, () => undefined)).toMatchObject({ kind: 'unread' });
+    const content = new Blob([new Uint8Array([0x49, 0x49, 42, 0, 255, 255, 0, 0])]);
+    const broken = { ...job, files: [...job.files, { name: 'half.tif', content }] };
+    expect(await runHeights(broken, () => undefined)).toMatchObject({
+      kind: 'unread',
+      name: 'half.tif',
+    });
   });
 });

@@ -35,8 +35,8 @@ export interface LegHeights {
   readonly unknownShare: number;
 }
 
-/** Reads a grid's height at a position; NaN where it has none. */
-function reader(grid: HeightGrid, near: Position): (position: Position) => Metres {
+/** Reads one grid's height at a position; NaN where it has none. */
+function readerOf(grid: HeightGrid, near: Position): (position: Position) => Metres {
   if (grid.projection === null) {
     return ({ latitude, longitude }) => {
       // A sheet may reach over the date line: 181° E is 179° W.
@@ -57,6 +57,18 @@ function reader(grid: HeightGrid, near: Position): (position: Position) => Metre
   };
 }
 
+/** Reads the height at a position from the first grid that has one; NaN where none has. */
+function reader(grids: readonly HeightGrid[], near: Position): (position: Position) => Metres {
+  const readers = grids.map((grid) => readerOf(grid, near));
+  return (position) => {
+    for (const read of readers) {
+      const height = read(position);
+      if (!Number.isNaN(height)) return height;
+    }
+    return NaN;
+  };
+}
+
 /** The narrower of a grid's steps near a place, in metres. */
 function cellOf(grid: HeightGrid, { latitude }: Position): Metres {
   if (grid.projection !== null) return Math.min(grid.stepEast, grid.stepSouth);
@@ -65,18 +77,18 @@ function cellOf(grid: HeightGrid, { latitude }: Position): Metres {
 }
 
 /** The ground along a leg in the plane about its beginning; what is aside of it stays unknown. */
-function fieldAlong(grid: HeightGrid, from: Position, end: PlanePoint): HeightField {
+function fieldAlong(grids: readonly HeightGrid[], from: Position, end: PlanePoint): HeightField {
   const around = boundsOf([ORIGIN, end]);
   const [width, height] = [around.east - around.west, around.north - around.south];
   const room = (cell: Metres) => (width / cell + 2 * BESIDE + 1) * (height / cell + 2 * BESIDE + 1);
-  let cellMetres = cellOf(grid, from);
+  let cellMetres = Math.min(...grids.map((grid) => cellOf(grid, from)));
   while (room(cellMetres) > MOST_POSTS) cellMetres *= 2;
   const margin = BESIDE * cellMetres;
   const columns = Math.ceil(width / cellMetres) + 2 * BESIDE + 1;
   const rows = Math.ceil(height / cellMetres) + 2 * BESIDE + 1;
   const [west, south] = [around.west - margin, around.south - margin];
   const metres = new Float32Array(columns * rows).fill(NaN);
-  const heightOf = reader(grid, from);
+  const heightOf = reader(grids, from);
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const point = { east: west + column * cellMetres, north: south + row * cellMetres };
@@ -103,13 +115,17 @@ function steepestOf(field: HeightField, end: PlanePoint, points: readonly Profil
 
 /**
  * Climb, descent and the steepest ground of the straight leg between two positions, by the heights
- * of a file: along the geodesic, no coarser than half a cell, climbs above a hysteresis of 5 m.
- * Null where no height of it is known.
+ * of files (of two that overlap the first counts): along the geodesic, no coarser than half a cell,
+ * climbs above a hysteresis of 5 m. Null where no height of it is known.
  */
-export function legHeights(grid: HeightGrid, from: Position, to: Position): LegHeights | null {
+export function legHeights(
+  grids: readonly HeightGrid[],
+  from: Position,
+  to: Position,
+): LegHeights | null {
   const end = planePointOf(from, to);
-  if (lengthOf(end) === 0) return null;
-  const field = fieldAlong(grid, from, end);
+  if (lengthOf(end) === 0 || grids.length === 0) return null;
+  const field = fieldAlong(grids, from, end);
   const points = profile(field, ORIGIN, end);
   const unknown = points.filter(({ heightMetres }) => Number.isNaN(heightMetres)).length;
   if (unknown === points.length) return null;

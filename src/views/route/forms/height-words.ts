@@ -11,9 +11,9 @@ const STEEPNESS = { steep: 'steep ground', cliff: 'a cliff' };
 export const HEIGHT_WORDS = {
   noLegs: 'Heights are read for the legs of a route: give it two points first.',
   help:
-    'Climb, descent and steep ground of each leg, by a file of heights that is on this device: a ' +
-    'degree square (.hgt), an ASCII grid (.asc) or a GeoTIFF (.tif), or one of them in a zip.',
-  choose: 'Choose a file of heights',
+    'Climb, descent and steep ground of each leg, by files of heights that are on this device: ' +
+    'degree squares (.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
+  choose: 'Choose files of heights',
   demo: 'Heights of the demo map',
   noDemo: 'The heights of the demo could not be loaded: they need the network once.',
   cancel: 'Stop reading',
@@ -21,7 +21,7 @@ export const HEIGHT_WORDS = {
   failed: 'The heights could not be read. Try it again.',
   of: (name: string) => `By ${name}:`,
   ofMap: (grid: string) =>
-    `This file is in metres and names no grid: it was taken for ${grid}, the grid of this route.`,
+    `A file in metres that names no grid was taken for ${grid}, the grid of this route.`,
   leg: (to: string) => `To ${to}:`,
   climb: (up: Metres, down: Metres) => `${lengthText(up)} up, ${lengthText(down)} down`,
   steepest: (kind: Steepness, { degrees, alongMetres }: NonNullable<LegHeights['steepest']>) =>
@@ -29,14 +29,14 @@ export const HEIGHT_WORDS = {
     lengthText(alongMetres),
   unknown: (heights: LegHeights | null) =>
     heights
-      ? `${Math.ceil(100 * heights.unknownShare)} % of its heights are not in this file; ` +
+      ? `${Math.ceil(100 * heights.unknownShare)} % of its heights are not in these files; ` +
         'it stays as it is.'
-      : 'its heights are not in this file; it stays as it is.',
+      : 'its heights are not in these files; it stays as it is.',
   write: (count: number) => `Write them into ${legs(count)}`,
   written: (count: number) => `Written into ${legs(count)}. Undo takes it back.`,
   caution:
     'A file of heights is coarser than the ground: it has no crags, bogs or rivers. ' +
     'It never says that a way is safe.',
-  faultAt: (line: number | undefined, message: string) =>
-    line === undefined ? message : `Line ${line}: ${message}`,
+  faultIn: (name: string, line: number | undefined, message: string) =>
+    `${name}${line === undefined ? '' : `, line ${line}`}: ${message}`,
 };

@@ -19,21 +19,21 @@ interface Props {
   onChange: (change: (route: Route) => Route) => Promise<boolean>;
 }
 
-/** Climbs and steep ground of the legs, by a file of heights. */
+/** Climbs and steep ground of the legs, by files of heights. */
 export function HeightsForm({ plan, onChange }: Props) {
   const file = useRef<HTMLInputElement>(null);
   const { heights, read, cancel } = useHeights(plan);
   const [noDemo, setNoDemo] = useState(false);
   const chosen = ({ target }: ChangeEvent<HTMLInputElement>) => {
-    const [first] = target.files ?? [];
-    // The same file can be chosen again after that.
+    const files = [...(target.files ?? [])];
+    // The same files can be chosen again after that.
     target.value = '';
-    if (first) void read(first);
+    void read(files);
   };
   const addDemo = async () => {
     const demo = await demoHeights();
     setNoDemo(demo === null);
-    if (demo) await read(demo);
+    if (demo) await read([demo]);
   };
   if (plan.legs.length === 0) return <p>{WORDS.noLegs}</p>;
   return (
@@ -61,6 +61,7 @@ export function HeightsForm({ plan, onChange }: Props) {
         ref={file}
         type="file"
         hidden
+        multiple
         aria-label={WORDS.choose}
         accept={HEIGHT_ENDINGS}
         onChange={chosen}
@@ -111,7 +112,9 @@ function Answer({ name, answer, plan, onChange }: AnswerProps) {
     return (
       <ul className={styles.faults} role="alert">
         {answer.faults.map(({ line, fault }) => (
-          <li key={`${line} ${faultMessage(fault)}`}>{WORDS.faultAt(line, faultMessage(fault))}</li>
+          <li key={`${line} ${faultMessage(fault)}`}>
+            {WORDS.faultIn(answer.name, line, faultMessage(fault))}
+          </li>
         ))}
       </ul>
     );

@@ -12,7 +12,7 @@ export type Heights =
   | { readonly status: 'failed' }
   | { readonly status: 'read'; readonly name: string; readonly answer: HeightsAnswer };
 
-/** Reads a file of heights for the points of a plan; other points make what was read void. */
+/** Reads files of heights for the points of a plan; other points make what was read void. */
 export function useHeights({ route, positions }: Plan) {
   const [heights, setHeights] = useState<Heights>({ status: 'none' });
   const job = useRef<OneJob<HeightsAnswer> | null>(null);
@@ -29,19 +29,26 @@ export function useHeights({ route, positions }: Plan) {
   };
   useEffect(() => drop, [points]);
 
-  const read = async (file: File) => {
+  const read = async (files: readonly File[]) => {
     const [first] = positions;
-    if (!first) return;
+    if (!first || files.length === 0) return;
     const grid = gridOfRoute(route, first);
     setHeights({ status: 'reading', share: 0 });
-    const task = { name: file.name, file, map: grid.ok ? grid.value.definition : '', positions };
+    const task = {
+      files: files.map((file) => ({ name: file.name, content: file })),
+      map: grid.ok ? grid.value.definition : '',
+      positions,
+    };
     const asked = readHeightsInWorker(task, (share) => {
       if (job.current === asked) setHeights({ status: 'reading', share });
     });
     job.current = asked;
     try {
       const answer = await asked.answer;
-      if (job.current === asked) setHeights({ status: 'read', name: file.name, answer });
+      if (job.current === asked) {
+        const name = files.map((file) => file.name).join(', ');
+        setHeights({ status: 'read', name, answer });
+      }
     } catch {
       if (job.current === asked) setHeights({ status: 'failed' });
     } finally {
