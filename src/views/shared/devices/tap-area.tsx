@@ -9,8 +9,8 @@ interface Props {
   children: ReactNode;
 }
 
-/** A browser may send the click of a touch this long after the finger has left. */
-const CLICK_FOLLOWS_WITHIN_MS = 700;
+/** Nobody holds a finger for so long: a press without a click (it slid off) is forgotten then. */
+const FORGOTTEN_AFTER_MS = 60_000;
 
 /** Space on a radio button that is checked does nothing else, so it counts there too. */
 const isRadio = (target: EventTarget | null) =>
@@ -26,28 +26,19 @@ const isField = (target: EventTarget | null) =>
  * that an assistive device makes without one.
  */
 function usePresses() {
-  const isDown = useRef(false);
-  const lifted = useRef(-Infinity);
-  useEffect(() => {
-    const onLift = (event: PointerEvent) => {
-      if (!isDown.current) return;
-      isDown.current = false;
-      lifted.current = event.timeStamp;
-    };
-    // A finger may have slid off the area before it leaves.
-    window.addEventListener('pointerup', onLift);
-    window.addEventListener('pointercancel', onLift);
-    return () => {
-      window.removeEventListener('pointerup', onLift);
-      window.removeEventListener('pointercancel', onLift);
-    };
-  }, []);
+  /** When the press began whose click is still to come; null for none. */
+  const pressed = useRef<number | null>(null);
   return {
-    begin: () => {
-      isDown.current = true;
+    begin: ({ timeStamp }: { readonly timeStamp: number }) => {
+      pressed.current = timeStamp;
     },
-    isEndedBy: (click: { readonly timeStamp: number }) =>
-      isDown.current || click.timeStamp - lifted.current <= CLICK_FOLLOWS_WITHIN_MS,
+    isEndedBy: ({ detail, timeStamp }: { readonly detail: number; readonly timeStamp: number }) => {
+      // Clicks that no pointer made count no pointer's clicks.
+      if (detail === 0 || pressed.current === null) return false;
+      const isSame = timeStamp - pressed.current <= FORGOTTEN_AFTER_MS;
+      pressed.current = null;
+      return isSame;
+    },
   };
 }
 
@@ -85,7 +76,7 @@ export function TapArea({ label, onTap, onUndo, children }: Props) {
       className={styles.area}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
-        presses.begin();
+        presses.begin(event);
         onTap();
       }}
       onClick={(event) => {
