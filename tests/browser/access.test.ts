@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { VIEWS } from '@/views/views';
 import { freePort, startServer } from '../../scripts/server.mjs';
 import { findings, findingsInThemes } from '../support/browser/axe';
+import { tabTo } from '../support/browser/tab-to';
 import { DESK, PHONE, Visitor } from '../support/browser/visitor';
 
 /** Waits until a view shows what it is for: not nothing, and not that something is loading. */
@@ -151,23 +152,12 @@ describe('everyone can use it', () => {
   it('by keyboard alone: from the outings to a leg, its correction, and its end', async () => {
     const visitor = await Visitor.arrive();
     const { page } = visitor;
-    const tabTo = async (name: RegExp) => {
-      for (let presses = 0; presses < 40; presses++) {
-        await page.keyboard.press('Tab');
-        const found = await page.evaluate(() => {
-          const at = document.activeElement;
-          return `${at?.getAttribute('aria-label') ?? ''} ${at?.textContent ?? ''}`;
-        });
-        if (name.test(found)) return;
-      }
-      throw new Error(`Tab never reached ${name}`);
-    };
     await page.goto(visitor.url);
     await visitor.reads('main', /Start an outing/);
-    await tabTo(/Start an outing/);
+    await tabTo(visitor, /Start an outing/);
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-testid=home-sentence]');
-    await tabTo(/Next line of the log/);
+    await tabTo(visitor, /Next line of the log/);
     await page.keyboard.type('000 100m\n');
     await visitor.interprets(/^Saved: 000 100m/);
     await visitor.home('180°', /Walk 100 m/);
@@ -175,7 +165,7 @@ describe('everyone can use it', () => {
     await visitor.home('225°', /Walk 140 m/);
     await visitor.interprets(/^Saved: 090 100m/);
     await page.keyboard.down('Shift');
-    await tabTo(/^Log /);
+    await tabTo(visitor, /^Log /);
     await page.keyboard.up('Shift');
     await page.keyboard.press('End');
     await page.waitForSelector('#line-1[aria-selected=true]');

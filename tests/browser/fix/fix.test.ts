@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder } from '../../support/browser/offer';
 import { stillBox } from '../../support/browser/still-box';
+import { tabToField } from '../../support/browser/tab-to';
 import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const { WGS84 } = geodesic.Geodesic;
@@ -153,15 +154,6 @@ describe('a fix', () => {
   });
 });
 
-/** Presses Tab until a field has the focus. */
-async function tabTo({ page }: Visitor, selector: string) {
-  for (let presses = 0; presses < 60; presses++) {
-    if (await page.evaluate((at: string) => document.activeElement?.matches(at), selector)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error(`no Tab leads to ${selector}`);
-}
-
 describe('a fix without sight, mouse or network', () => {
   it('is taken by keys alone, and says where one is and what each button is for', async () => {
     const visitor = await Visitor.arrive(PHONE);
@@ -170,9 +162,9 @@ describe('a fix without sight, mouse or network', () => {
     await visitor.pick('Add the places of the demo');
     await page.waitForSelector('#fix-place');
     for (const name of ['Bald summit', 'The Notch'] as const) {
-      await tabTo(visitor, '#fix-place');
+      await tabToField(visitor, '#fix-place');
       await chooseFrom(visitor, '#fix-place', name);
-      await tabTo(visitor, '#fix-bearing');
+      await tabToField(visitor, '#fix-bearing');
       await page.keyboard.type(trueTo(name));
       await page.keyboard.press('Enter');
       await visitor.reads('[aria-label="Bearings"]', new RegExp(`${name}${trueTo(name)}`));

@@ -4,6 +4,7 @@ import type { AxeResults } from 'axe-core';
 import type { SerializedAXNode } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { THEMES } from '@/ui/theme/theme-script';
+import { tabTo } from '../../support/browser/tab-to';
 import { PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
 
 const axeSource = readFileSync(
@@ -19,20 +20,6 @@ const OUT = [
   'landmark tree ; two birches',
   '048 200m',
 ];
-
-/** Tabs until what has the focus answers to a name; fails when it never comes. */
-async function tabTo({ page }: Visitor, name: RegExp) {
-  for (let presses = 0; presses < 60; presses++) {
-    await page.keyboard.press('Tab');
-    const found = await page.evaluate(() => {
-      const at = document.activeElement as HTMLInputElement | null;
-      if (!at || at === (document.body as unknown)) return '';
-      return [at.ariaLabel, at.labels?.[0]?.textContent, at.textContent].join(' ');
-    });
-    if (name.test(found)) return;
-  }
-  throw new Error(`Tab never reached ${name}`);
-}
 
 /** What a screen reader says of a page, from the top down: role and name of each part. */
 async function spoken({ page }: Visitor): Promise<string[]> {
