@@ -173,6 +173,30 @@ describe('logging', () => {
     expect(await visitor.legsDrawn()).toBe(3);
   });
 
+  it('keeps what is typed while the line before is being written', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open([]);
+    await visitor.type('000 100m');
+    // Enter, and the next line before the store has answered.
+    await page.$eval(LINE, (field) => {
+      const input = field as HTMLInputElement;
+      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+      set.call(input, `${input.value}090 50m`);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+    });
+    await page.waitForFunction(
+      (at: string) => document.querySelector<HTMLInputElement>(at)?.value === '090 50m',
+      {},
+      LINE,
+    );
+    await page.keyboard.press('Enter');
+    await visitor.interprets(/^Saved: 090 50m/);
+    expect(await visitor.value(LINE)).toBe('');
+    expect(await visitor.legsDrawn()).toBe(2);
+  });
+
   it('says when nothing is found in the log', async () => {
     const { visitor } = shared;
     await visitor.open(['000 100m ; birch']);

@@ -123,6 +123,19 @@ function useInterpretation(text: string, place: Solution): Interpretation {
   return found;
 }
 
+/** The text that is being typed; the one that was not logged before a reload is there again. */
+function useText(id: string) {
+  const [text, setText] = useState(() => unsentLine(id));
+  /** The text as it is now: a handler of a moment ago still has the one before. */
+  const newest = useRef(text);
+  const put = useCallback((next: string) => {
+    newest.current = next;
+    setText(next);
+  }, []);
+  const now = useCallback(() => newest.current, []);
+  return { text, put, now };
+}
+
 /** The line that is being typed, and how it is read. */
 function useEntryText(
   solution: Solution,
@@ -130,18 +143,13 @@ function useEntryText(
   setRefused: (message: null) => void,
 ) {
   const input = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState(() => unsentLine(solution.outing.id));
+  const { id } = solution.outing;
+  const { text, put, now } = useText(id);
   const [editing, setEditing] = useState<Editing | null>(null);
   /** Why the line is corrected, if the person says. */
   const [reason, setReason] = useState('');
   const place = usePlaceOf(editing, solution, models);
   const found = useInterpretation(text, place);
-  /** The text as it is now: a handler of a moment ago still has the one before. */
-  const newest = useRef(text);
-  const put = useCallback((next: string) => {
-    newest.current = next;
-    setText(next);
-  }, []);
   const type = useCallback(
     (next: string) => {
       put(next);
@@ -149,7 +157,6 @@ function useEntryText(
     },
     [put, setRefused],
   );
-  const { id } = solution.outing;
   // A correction belongs to its line: only a new one is kept for after a reload.
   const unsent = editing ? '' : text;
   useEffect(() => keepUnsentLine(id, unsent), [id, unsent]);
@@ -168,20 +175,17 @@ function useEntryText(
     setRefused(null);
     input.current?.focus();
   }, [put, setRefused]);
-  const isNewest = useCallback((seen: string) => newest.current === seen, []);
-  return {
-    input,
-    text,
-    isNewest,
-    type,
-    editing,
-    setEditing,
-    begin,
-    reason,
-    setReason,
-    found,
-    clear,
-  };
+  /** Ends what was logged or corrected. What was typed while it was written is the next line. */
+  const finish = useCallback(
+    (logged: string) => {
+      const typed = now();
+      clear();
+      put(typed.startsWith(logged) ? typed.slice(logged.length) : typed);
+    },
+    [now, clear, put],
+  );
+  const correction = { editing, setEditing, reason, setReason };
+  return { input, text, now, type, begin, found, clear, finish, ...correction };
 }
 
 /** The effect of another header on the way home; empty where nothing moves. */
@@ -226,27 +230,28 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   const line = useEntryText(solution, open.models, setRefused);
   const [selected, setSelected] = useState<number | null>(null);
   const effectOf = useHeaderEffect(open, outing, solution);
-  const { editing, reason, found, text, isNewest, clear, begin } = line;
+  const { editing, reason, found, text, now, clear, finish, begin } = line;
 
   const saveEntry = useCallback(
     async (entry: Entry) => {
+      const typed = now();
       const command = commandFor(editing, entry, reason);
       if ((await run(command, WORDS.saved(short(entry)))) !== null) return;
       // The struck line stays where it was; the corrected one is below it, and selected.
       if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
-      clear();
+      finish(typed);
     },
-    [editing, reason, run, clear],
+    [editing, reason, run, now, finish],
   );
 
   const [save, saving] = useOnce(async () => {
-    if (!isNewest(text)) return;
+    if (now() !== text) return;
     if (found.kind === 'entry') await saveEntry(found.entry);
     if (found.kind !== 'header') return;
     const { header } = found;
     const command = changeHeader((before) => ({ ...before, ...header }));
     const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
-    if ((await run(command, said)) === null) clear();
+    if ((await run(command, said)) === null) finish(text);
   });
 
   const entries = useEntryActions(outing, run, setSelected, begin);

@@ -24,6 +24,24 @@ describe('the keypad with one gloved thumb', () => {
     return { visitor, id };
   };
 
+  it('takes digits that come while the leg before is being written', async () => {
+    const { visitor } = await opened(['pace 65 per 100 m']);
+    await keys(visitor, '2', '2', '0', '6', '5');
+    await visitor.reads('[data-testid=keypad-reading]', /220° magnetic, south-west · 65 paces/);
+    // All in one go: no store answers within it.
+    await visitor.page.$eval('[data-keypad]', (keypad) => {
+      const key = (name: string) =>
+        [...keypad.querySelectorAll('button')].find(
+          (each) => (each.ariaLabel ?? each.textContent) === name,
+        )!;
+      for (const name of ['Log it', '1', '3', '0', '4', '0']) key(name).click();
+    });
+    await visitor.reads(line(1), /220°.*65 paces/);
+    await visitor.reads('[data-testid=keypad-reading]', /130° magnetic, south-east · 40 paces/);
+    await keys(visitor, 'Log it');
+    await visitor.reads(line(2), /130°.*40 paces/);
+  });
+
   it('logs a leg with three digits, the count, and Log; unit and ground stay', async () => {
     const { visitor } = await opened(['pace 65 per 100 m']);
     const { page } = visitor;

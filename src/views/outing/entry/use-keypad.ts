@@ -43,11 +43,9 @@ const lineOf = ({ bearing, count, ground }: Draft, unit: Unit): string =>
     .filter(Boolean)
     .join(' ');
 
-/** The keypad's draft, how it reads as a leg, and what its keys do. */
-export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string | null>) {
-  const { id } = solution.outing;
+/** The draft of an outing, kept for after a reload. */
+function useDraft(id: string, setRefused: (message: null) => void) {
   const [draft, setDraft] = useState(() => keptDraft(id) ?? BLANK);
-  const [refused, setRefused] = useState<string | null>(null);
   // Two touches may come before the page is drawn again: each is on top of the one before.
   const newest = useRef(draft);
   const change = (next: Partial<Draft>) => {
@@ -56,6 +54,33 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
     setDraft(newest.current);
     keepDraft(id, newest.current);
   };
+  return { draft, newest, change };
+}
+
+/** Digits that are pressed while a leg is being written: the thumb is faster than the store. */
+function useHeldDigits() {
+  const held = useRef<string[] | null>(null);
+  return {
+    /** True where it took the digit: it is pressed again after that. */
+    takes: (digit: string): boolean => {
+      held.current?.push(digit);
+      return held.current !== null;
+    },
+    begin: () => {
+      held.current = [];
+    },
+    end: (): readonly string[] => {
+      const digits = held.current ?? [];
+      held.current = null;
+      return digits;
+    },
+  };
+}
+
+/** The keypad's draft, how it reads as a leg, and what its keys do. */
+export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string | null>) {
+  const [refused, setRefused] = useState<string | null>(null);
+  const { draft, newest, change } = useDraft(solution.outing.id, setRefused);
   const unit = draft.unit ?? usualUnit(solution);
   const found = interpretLine(lineOf(draft, unit), solution);
   const leg = found.kind === 'entry' && found.entry.kind === 'leg' ? found.entry : null;
@@ -65,7 +90,9 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
   /** A whole bearing moves on to the count. */
   const setBearing = (bearing: string) =>
     change({ bearing, part: bearing.length === mostDigits('bearing') ? 'count' : 'bearing' });
+  const held = useHeldDigits();
   const press = (digit: string) => {
+    if (held.takes(digit)) return;
     const { part, [part]: text } = newest.current;
     const before = text.length < mostDigits(part) ? text : '';
     if (part === 'bearing') setBearing(before + digit);
@@ -79,8 +106,13 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
   };
   const [log, isLogging] = useOnce(async () => {
     if (!leg) return;
+    held.begin();
     const failed = await save(leg);
-    if (failed === null) change({ bearing: '', count: '', part: 'bearing' });
+    const digits = held.end();
+    if (failed === null) {
+      change({ bearing: '', count: '', part: 'bearing' });
+      digits.forEach(press);
+    }
     setRefused(failed);
   });
   return {
