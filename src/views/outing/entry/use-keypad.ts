@@ -61,18 +61,20 @@ function useDraft(id: string, setRefused: (message: null) => void) {
 function useHeldDigits() {
   const held = useRef<string[] | null>(null);
   return {
-    /** True where it took the digit: it is pressed again after that. */
+    /** True where it took the digit: it is to be pressed again after that. */
     takes: (digit: string): boolean => {
       held.current?.push(digit);
       return held.current !== null;
     },
-    begin: () => {
-      held.current = [];
-    },
-    end: (): readonly string[] => {
-      const digits = held.current ?? [];
-      held.current = null;
-      return digits;
+    /** What came of an action, and the digits that were pressed during it. */
+    during: async <Outcome>(act: () => Promise<Outcome>) => {
+      const digits: string[] = [];
+      held.current = digits;
+      try {
+        return [await act(), digits] as const;
+      } finally {
+        held.current = null;
+      }
     },
   };
 }
@@ -106,9 +108,7 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
   };
   const [log, isLogging] = useOnce(async () => {
     if (!leg) return;
-    held.begin();
-    const failed = await save(leg);
-    const digits = held.end();
+    const [failed, digits] = await held.during(() => save(leg));
     if (failed === null) {
       change({ bearing: '', count: '', part: 'bearing' });
       digits.forEach(press);
