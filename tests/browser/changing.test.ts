@@ -32,7 +32,7 @@ describe('changing what was logged', () => {
     // While the line holds text, its own undo goes first.
     await visitor.type('5');
     await visitor.chord('z');
-    expect(await visitor.legsDrawn()).toBe(4);
+    await visitor.drawsLegs(4);
   });
 
   it('a leg is corrected in the entry line, struck out, and inserted before another', async () => {
@@ -54,12 +54,12 @@ describe('changing what was logged', () => {
     await page.click(line(4));
     await visitor.click('Strike out');
     await visitor.home('270°', /Walk 100 m/);
-    expect(await visitor.legsDrawn()).toBe(3);
+    await visitor.drawsLegs(3);
 
     await page.click(line(1));
     await visitor.click('Insert before');
     await visitor.log('270 30m');
-    expect(await visitor.legsDrawn()).toBe(4);
+    await visitor.drawsLegs(4);
     await visitor.home('270°', /Walk 70 m/);
   });
 
@@ -75,7 +75,7 @@ describe('changing what was logged', () => {
     await visitor.interprets(/^Undone/);
     await visitor.gone('[aria-label="Reason (optional)"]');
     expect(await visitor.value(LINE)).toBe('');
-    expect(await visitor.legsDrawn()).toBe(1);
+    await visitor.drawsLegs(1);
   });
 
   it('a correction is read in its place, not at the end of the log', async () => {
@@ -96,7 +96,7 @@ describe('changing what was logged', () => {
     await visitor.page.click(line(1));
     await visitor.click('Strike out');
     await visitor.interprets(/Other lines lead to or from 2/);
-    expect(await visitor.legsDrawn()).toBe(5);
+    await visitor.drawsLegs(5);
   });
 
   it('a station is renamed; a name that is taken is refused', async () => {

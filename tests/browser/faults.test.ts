@@ -33,7 +33,7 @@ describe('when the store fails', () => {
     await page.keyboard.press('Enter');
     await visitor.reads('section[role=alert]', /no space left/);
     // It is neither saved nor said to be: the leg is in the line and in the text, not in the log.
-    expect(await visitor.legsDrawn()).toBe(1);
+    await visitor.drawsLegs(1);
     expect(await visitor.value('[aria-label="The log as text"]')).toContain(
       '000 100m\n090 100m > Camp\n',
     );
@@ -42,7 +42,7 @@ describe('when the store fails', () => {
     await visitor.click('Try again');
     await visitor.gone('section[role=alert]');
     await visitor.home('225°', /Walk 140 m/);
-    expect(await visitor.legsDrawn()).toBe(2);
+    await visitor.drawsLegs(2);
     await page.reload();
     await visitor.home('225°', /Walk 140 m/);
   });
@@ -175,7 +175,7 @@ describe('a browser', () => {
     await visitor.log('180 100m');
     await visitor.page.reload();
     await visitor.home('270°', /Walk 100 m/);
-    expect(await visitor.legsDrawn()).toBe(3);
+    await visitor.drawsLegs(3);
     await visitor.leave();
   });
 

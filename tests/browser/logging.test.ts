@@ -30,7 +30,7 @@ describe('a first visit', () => {
     }
     const { bearing, paces } = answer();
     await visitor.home(bearing, new RegExp(`${paces} paces`));
-    expect(await visitor.legsDrawn()).toBe(10);
+    await visitor.drawsLegs(10);
 
     await page.reload();
     await visitor.home(bearing, new RegExp(`${paces} paces`));
@@ -61,7 +61,7 @@ describe('logging', () => {
     await visitor.interprets(/090° magnetic, east · 100 m · to Camp · note “birch”/);
     await visitor.page.waitForSelector('[data-testid=preview-leg]');
     await visitor.home('225°', /After this leg:.*Walk 140 m, south-west/);
-    expect(await visitor.legsDrawn()).toBe(1);
+    await visitor.drawsLegs(1);
     await visitor.page.keyboard.press('Escape');
     await visitor.home('180°', /^Set 180° on the compass. Walk 100 m, south, to Start/);
   });
@@ -86,7 +86,7 @@ describe('logging', () => {
     }, LINE);
     expect(offset).toBeCloseTo(2, 1);
     await page.keyboard.press('Enter');
-    expect(await visitor.legsDrawn()).toBe(0);
+    await visitor.drawsLegs(0);
     await visitor.click('Read it as S8W');
     await visitor.interprets(/188° magnetic, south · 65 m/);
     await page.keyboard.press('Enter');
@@ -132,7 +132,7 @@ describe('logging', () => {
     await visitor.pick('Log 4 lines', '.ant-modal');
     await visitor.gone('.ant-modal');
     await visitor.reads('#interpretation', /^Saved: 4 lines\.$/);
-    expect(await visitor.legsDrawn()).toBe(3);
+    await visitor.drawsLegs(3);
   });
 
   it('keeps a line that is typed and not logged over a reload', async () => {
@@ -161,7 +161,7 @@ describe('logging', () => {
     for (let repeat = 0; repeat < 8; repeat++) await page.keyboard.down('Enter');
     await page.keyboard.up('Enter');
     await visitor.interprets(/^Saved/);
-    expect(await visitor.legsDrawn()).toBe(2);
+    await visitor.drawsLegs(2);
     await visitor.type('180 100m');
     await page.evaluate(() => {
       const log = [...document.querySelectorAll<HTMLElement>('button')].find(
@@ -169,8 +169,9 @@ describe('logging', () => {
       )!;
       for (let tap = 0; tap < 4; tap++) log.click();
     });
+    await visitor.interprets(/^Saved: 180 100m/);
     await visitor.home('270°', /Walk 100 m/);
-    expect(await visitor.legsDrawn()).toBe(3);
+    await visitor.drawsLegs(3);
   });
 
   it('keeps what is typed while the line before is being written', async () => {
@@ -194,7 +195,7 @@ describe('logging', () => {
     await page.keyboard.press('Enter');
     await visitor.interprets(/^Saved: 090 50m/);
     expect(await visitor.value(LINE)).toBe('');
-    expect(await visitor.legsDrawn()).toBe(2);
+    await visitor.drawsLegs(2);
   });
 
   it('says when nothing is found in the log', async () => {

@@ -139,7 +139,7 @@ describe('two tabs', () => {
     await visitor.log('180 100m');
     await other.page.bringToFront();
     await other.home('270°', /Walk 100 m/);
-    expect(await other.legsDrawn()).toBe(3);
+    await other.drawsLegs(3);
     other.expectNoProblems();
     await visitor.leave();
   });

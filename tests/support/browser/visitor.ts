@@ -236,10 +236,16 @@ export class Visitor {
     await this.reads('[data-testid=home-sentence]', sentence);
   }
 
-  /** How many legs the sketch draws. */
-  legsDrawn(): Promise<number> {
-    return this.page.$$eval('[data-testid=legs], [data-testid=side-trips]', (paths) =>
-      paths.reduce((sum, path) => sum + path.getAttribute('d')!.split('L').length - 1, 0),
+  /** Waits until the sketch has so many legs: it is drawn a moment after a line is saved. */
+  async drawsLegs(count: number) {
+    await this.page.waitForFunction(
+      (wanted: number) =>
+        [...document.querySelectorAll('[data-testid=legs], [data-testid=side-trips]')].reduce(
+          (sum, path) => sum + path.getAttribute('d')!.split('L').length - 1,
+          0,
+        ) === wanted,
+      {},
+      count,
     );
   }
 
