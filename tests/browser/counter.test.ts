@@ -99,7 +99,7 @@ describe('the pace counter at a desk', () => {
     // Focus is on the choice now: the area takes the click.
     await page.click('[data-tap]');
     await visitor.reads('[data-testid=counted-metres]', /^132 m$/);
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('main', /Which bearing did you follow/);
     await visitor.choose('Name or note');
     await visitor.fill('#arrived-bearing', '8 S');

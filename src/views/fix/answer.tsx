@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { addEntries } from '@/core/edit/command';
 import { addLines } from '@/core/edit/settings';
 import type { FixDraft, FixHere } from '@/core/navigation/fix/fix-here';
@@ -27,6 +26,9 @@ interface Props {
   open: OpenOuting | null;
   known: readonly KnownPlace[];
   change: (change: Partial<FixDraft>) => void;
+  /** What came of the last action. It stays when a logged fix has left no bearings. */
+  said: string | null;
+  say: (said: string | null) => void;
 }
 
 /** Where one is, how sure, what disagrees, and what to do with it. */
@@ -51,6 +53,7 @@ export function Answer(props: Props) {
           <Notations position={found.position} />
         </>
       )}
+      <p role="status">{props.said}</p>
     </section>
   );
 }
@@ -127,22 +130,21 @@ function shownWords(solution: Solution, degrees: number): string {
 const nameAt = (sights: FixHere['sights'], index: number): string =>
   sights.filter(({ sight }) => sight !== null)[index]?.place?.name ?? '';
 
-function Actions({ here, solution, draft, open, change }: Props) {
-  const [said, setSaid] = useState<string | null>(null);
+function Actions({ here, solution, draft, open, change, say }: Props) {
   const [log, busy] = useOnce(async () => {
     if (!open) return;
     const lines = logLinesOf(solution, draft, here);
     const refused = outcomeMessage(await open.run(addEntries(lines)));
-    setSaid(refused ?? WORDS.logged);
+    say(refused ?? WORDS.logged);
     if (!refused) change({ ...EMPTY_DRAFT, withLog: draft.withLog });
   });
   const [setHere] = useOnce(async () => {
     if (!open || !here.found) return;
     const start = { ...solution.outing.start, position: roundedPosition(here.found.position) };
-    setSaid(outcomeMessage(await open.run(addLines([], { start }))) ?? WORDS.hereSaved);
+    say(outcomeMessage(await open.run(addLines([], { start }))) ?? WORDS.hereSaved);
   });
   const [start, starting] = useOnce(async () => {
-    if (here.found) setSaid(await startAt(here.found.position));
+    if (here.found) say(await startAt(here.found.position));
   });
   return (
     <div className={styles.row}>
@@ -158,7 +160,6 @@ function Actions({ here, solution, draft, open, change }: Props) {
       {open && isAtStart(solution) && (
         <PressButton onClick={() => void setHere()}>{WORDS.here}</PressButton>
       )}
-      <span role="status">{said}</span>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { Tabs } from 'antd';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { fixHere, nearestFirst, type FixDraft } from '@/core/navigation/fix/fix-here';
 import { isLine } from '@/core/model/known-place';
 import type { Position } from '@/core/readings/position';
@@ -31,6 +31,11 @@ interface Props {
 /** Bearings to known places, and where they put one. */
 export function FixPage({ solution, open, known, draft, change }: Props) {
   const { places } = known;
+  const [said, say] = useState<string | null>(null);
+  const goOn = (next: Partial<FixDraft>) => {
+    say(null);
+    change(next);
+  };
   const here = useMemo(() => fixHere(solution, draft, places), [solution, draft, places]);
   const isTrue = solution.places.frame.north === 'true';
   const at = here.found?.position ?? positionOfStation(solution.places, solution.current);
@@ -57,11 +62,13 @@ export function FixPage({ solution, open, known, draft, change }: Props) {
             open={open}
             known={points}
             change={change}
+            said={said}
+            say={say}
           />
           <Bearings
             draft={draft}
             here={here}
-            change={change}
+            change={goOn}
             known={known}
             solution={solution}
             points={nearestFirst(points, at)}

@@ -139,6 +139,7 @@ describe('a fix', () => {
       /Set 19\d° magnetic.*Walk 3\d\d m \(2\d\d paces\)/,
     );
     await visitor.pick('Log this fix');
+    await visitor.reads('main', /Logged\./);
     await visitor.goto('outing', id);
     await visitor.reads('main', /Bald summit is known on the map/);
     await visitor.log('known Fire tower at 20U 469000 6007000');

@@ -23,18 +23,18 @@ describe('the counter in one hand', () => {
     const { visitor, id } = await at(['pace 65 per 100 m']);
     await visitor.fill('#follow', '231');
     await tap(visitor, 3);
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 231 3p/);
     await visitor.reads('main', /Kept from the leg before/);
     await visitor.choose('Take it back');
     await visitor.reads(COUNTED, /^3$/);
     await tap(visitor, 2);
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 231 5p/);
     await tap(visitor, 4);
     // A tap has begun the next leg: the last one stays.
     await visitor.gone('::-p-text(Take it back)');
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 231 4p/);
     // What the walk home asks for goes before what was only kept.
     await visitor.goto('counter', id, { follow: '051M', metres: '14', to: 'Start' });
@@ -117,7 +117,7 @@ describe('the counter in one hand', () => {
     await visitor.reads('[data-testid=box]', /You are on your line/);
     await visitor.choose('On my line again');
     await visitor.reads(COUNTED, /^13$/);
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 090 5p/);
     await openLog(visitor);
     await visitor.home('270°', /Walk 26 m: 13 paces/);
@@ -141,7 +141,7 @@ describe('the counter in one hand', () => {
     await visitor.fill('#speed', '6');
     await visitor.choose('Go on');
     await visitor.choose('Pause');
-    await visitor.choose('Arrived: log it');
+    await visitor.pick('Arrived: log it');
     await visitor.reads('[role=status]', /Logged: 090 [\d.]+min@6kmh/);
     await page.evaluate(() => localStorage.removeItem('cairn-counter'));
   });

@@ -7,6 +7,7 @@ import puppeteer, {
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest';
 import { readLines } from '@/core/log-text/read-log';
 import { viewUrl, type ViewId } from '@/views/views';
+import { slowStore } from './slow-store';
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true };
@@ -20,6 +21,9 @@ export const LINE = 'input[aria-label="Next line of the log"]';
 
 /** A state that never comes fails a test; one that comes late on a busy machine doesn't. */
 const PATIENCE_MS = Number(process.env.PATIENCE_MS ?? 180_000);
+
+/** So long waits everything that a page writes, to find tests that leave it too early. */
+const SLOW_STORE_MS = Number(process.env.SLOW_STORE_MS ?? 0);
 
 let browser: Browser;
 beforeAll(async () => {
@@ -58,6 +62,7 @@ export class Visitor {
     }
     const { identifier } = await page.evaluateOnNewDocument(holdWorker);
     this.hold = identifier;
+    if (SLOW_STORE_MS > 0) await page.evaluateOnNewDocument(slowStore, SLOW_STORE_MS);
     page.on('pageerror', (error) => this.problems.push(String(error)));
     page.on('console', (message) => {
       if (message.type() === 'error') this.problems.push(message.text());

@@ -1,0 +1,20 @@
+/**
+ * Runs in the page before its own script: everything written waits this long first, and is never
+ * written if the page is left in the meantime, as on the slowest machine. A transaction of its own
+ * on the same stores stands in the way of each one that writes.
+ */
+export function slowStore(waitMs: number) {
+  const open = IDBDatabase.prototype.transaction;
+  IDBDatabase.prototype.transaction = function (stores, mode, options) {
+    if (mode === 'readwrite') {
+      const before = open.call(this, stores, mode);
+      const store = before.objectStore(before.objectStoreNames[0]!);
+      const end = performance.now() + waitMs;
+      const wait = () => {
+        if (performance.now() < end) store.count().onsuccess = wait;
+      };
+      wait();
+    }
+    return open.call(this, stores, mode, options);
+  };
+}
