@@ -1,5 +1,7 @@
 import type { NextConfig } from 'next';
+import { PHASE_PRODUCTION_BUILD } from 'next/constants';
 import { withSerwist } from '@serwist/turbopack';
+import { shake } from './scripts/build/shake';
 import { OLD_PATHS } from './src/views/old-paths';
 
 const config: NextConfig = {
@@ -18,4 +20,12 @@ const config: NextConfig = {
     ),
 };
 
-export default withSerwist(config);
+/** What is smaller for the browser than what the packages name themselves. */
+const aliases = () => ({ ...shake(), dexie: './node_modules/dexie/dist/modern/dexie.mjs' });
+
+export default (phase: string) =>
+  withSerwist(
+    phase === PHASE_PRODUCTION_BUILD
+      ? { ...config, turbopack: { resolveAlias: aliases() } }
+      : config,
+  );

@@ -51,6 +51,11 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
     plate: PLATE_AT_FIRST,
   });
   const set = (change: Partial<Tapped>) => setTapped((before) => ({ ...before, ...change }));
+  const forget = (kept: readonly Pixel[]) =>
+    setTapped((before) => ({
+      ...before,
+      taps: before.taps.filter((tap) => !kept.includes(tap)),
+    }));
   return (
     <ViewPage
       view="map"
@@ -83,6 +88,7 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
             arrived={arrived}
             tapped={tapped}
             set={set}
+            forget={forget}
           />
           <LayerChoice open={open} />
           <p className={styles.soft}>{WORDS.caution}</p>
@@ -136,6 +142,8 @@ interface PanelProps extends Omit<Props, 'first'> {
   open: OpenMap;
   tapped: Tapped;
   set: (change: Partial<Tapped>) => void;
+  /** Takes away what was tapped and is kept; what was tapped while it was written stays. */
+  forget: (kept: readonly Pixel[]) => void;
 }
 
 /** What the mode is for. */
@@ -160,11 +168,10 @@ function Panel(props: PanelProps) {
 }
 
 /** What a picture that is tied is for. */
-function TiedPanel({ open, tie, tapped, set }: PanelProps & { tie: PictureTie }) {
+function TiedPanel({ open, tie, tapped, set, forget }: PanelProps & { tie: PictureTie }) {
   const { layers, keepPlace } = open;
   const { mode, taps, plate } = tapped;
   const [from, to] = taps;
-  const forget = () => set({ taps: [] });
   switch (mode) {
     case 'measure':
       return (
@@ -172,7 +179,7 @@ function TiedPanel({ open, tie, tapped, set }: PanelProps & { tie: PictureTie })
           tie={tie}
           taps={taps}
           gridMagnetic={open.gridMagnetic}
-          onAgain={forget}
+          onAgain={() => forget(taps)}
           onKeep={keepPlace}
         />
       );
@@ -185,7 +192,7 @@ function TiedPanel({ open, tie, tapped, set }: PanelProps & { tie: PictureTie })
           at={taps.at(-1) ?? null}
           onAdd={async (point) => {
             const fault = await open.addPoint(point);
-            if (!fault) forget();
+            if (!fault) forget(taps);
             return fault;
           }}
           onStart={() => void open.startRoute()}
@@ -197,7 +204,7 @@ function TiedPanel({ open, tie, tapped, set }: PanelProps & { tie: PictureTie })
           tie={tie}
           taps={taps}
           onBack={() => set({ taps: taps.slice(0, -1) })}
-          onDone={forget}
+          onDone={() => forget(taps)}
           onKeep={keepPlace}
         />
       );

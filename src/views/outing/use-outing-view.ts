@@ -14,7 +14,6 @@ import { apply } from '@/core/edit/operations';
 import { renameStation } from '@/core/edit/rename-station';
 import { addLines, changeHeader, changeSettings, type OutingSettings } from '@/core/edit/settings';
 import { writeEntry, type Entry, type Leg } from '@/core/entries/entry';
-import { interpretLine, type Interpretation } from '@/core/log-text/interpret';
 import type { MoreLines } from '@/core/log-text/read-more';
 import { writeLog } from '@/core/log-text/write-log';
 import type { Header } from '@/core/model/header';
@@ -29,6 +28,7 @@ import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useOnce } from '@/views/shared/data/use-once';
 import { changeWords } from '@/views/shared/declination/words';
+import { useInterpretation } from './entry/use-interpretation';
 import { keepUnsentLine, unsentLine } from './unsent-line';
 import { lineWords, WORDS } from './words';
 
@@ -101,28 +101,6 @@ function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthMo
   }, [editing, solution, models]);
 }
 
-/** How a line is read; a place by a grid waits for what reads grids, which few lines need. */
-function useInterpretation(text: string, place: Solution): Interpretation {
-  const [isLoaded, setIsLoaded] = useState(false);
-  const found = useMemo<Interpretation>(
-    () => interpretLine(text, place),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the core asks for what was loaded.
-    [text, place, isLoaded],
-  );
-  const waits = found.kind === 'fault' && found.fault.code === 'model-not-loaded';
-  useEffect(() => {
-    if (!waits || isLoaded) return;
-    let gone = false;
-    void import('@/core/survey/adjusted/provided').then(() => {
-      if (!gone) setIsLoaded(true);
-    });
-    return () => {
-      gone = true;
-    };
-  }, [waits, isLoaded]);
-  return found;
-}
-
 /** The text that is being typed; the one that was not logged before a reload is there again. */
 function useText(id: string) {
   const [text, setText] = useState(() => unsentLine(id));
@@ -149,7 +127,7 @@ function useEntryText(
   /** Why the line is corrected, if the person says. */
   const [reason, setReason] = useState('');
   const place = usePlaceOf(editing, solution, models);
-  const found = useInterpretation(text, place);
+  const { found, settled } = useInterpretation(text, place);
   const type = useCallback(
     (next: string) => {
       put(next);
@@ -185,7 +163,7 @@ function useEntryText(
     [now, clear, put],
   );
   const correction = { editing, setEditing, reason, setReason };
-  return { input, text, now, type, begin, found, clear, finish, ...correction };
+  return { input, text, now, type, begin, found, settled, clear, finish, ...correction };
 }
 
 /** The effect of another header on the way home; empty where nothing moves. */
@@ -230,11 +208,10 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   const line = useEntryText(solution, open.models, setRefused);
   const [selected, setSelected] = useState<number | null>(null);
   const effectOf = useHeaderEffect(open, outing, solution);
-  const { editing, reason, found, text, now, clear, finish, begin } = line;
+  const { editing, reason, settled, text, now, clear, finish, begin } = line;
 
   const saveEntry = useCallback(
-    async (entry: Entry) => {
-      const typed = now();
+    async (entry: Entry, typed = now()) => {
       const command = commandFor(editing, entry, reason);
       if ((await run(command, WORDS.saved(short(entry)))) !== null) return;
       // The struck line stays where it was; the corrected one is below it, and selected.
@@ -246,9 +223,10 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
 
   const [save, saving] = useOnce(async () => {
     if (now() !== text) return;
-    if (found.kind === 'entry') await saveEntry(found.entry);
-    if (found.kind !== 'header') return;
-    const { header } = found;
+    const read = await settled();
+    if (read.kind === 'entry') await saveEntry(read.entry, text);
+    if (read.kind !== 'header') return;
+    const { header } = read;
     const command = changeHeader((before) => ({ ...before, ...header }));
     const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
     if ((await run(command, said)) === null) finish(text);

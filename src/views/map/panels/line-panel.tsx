@@ -31,7 +31,8 @@ export function LinePanel({ tie, taps, onBack, onDone, onKeep }: Props) {
     const fault = await onKeep({ name: plain, positions, ...(isBarrier && { isBarrier }) });
     setSaid(fault ?? WORDS.lineKept(plain));
     if (fault) return;
-    setName('');
+    // What was typed while it was written is the next name.
+    setName((now) => (now === name ? '' : now));
     onDone();
   };
   return (

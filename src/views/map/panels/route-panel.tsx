@@ -41,7 +41,8 @@ export function RoutePanel({ tie, route, plan, at, onAdd, onStart }: Props) {
     if (!at || !position) return;
     const withinMetres = Math.max(1, Math.round(2 * tie.finenessMetres(at)));
     setSaid(await onAdd({ name: plain, position: roundedPosition(position), withinMetres }));
-    setName('');
+    // What was typed while it was written is the next name.
+    setName((now) => (now === name ? '' : now));
   };
   const last = plan?.legs.at(-1);
   return (
