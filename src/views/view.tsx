@@ -1,8 +1,8 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
-import { useUnits } from '@/ui/units/chosen-units';
 import { withFurniture } from '@/ui/theme/with-furniture';
+import { InUnits } from './in-units';
 import type { ViewId } from './views';
 
 type Loading = Promise<ComponentType>;
@@ -14,10 +14,9 @@ const furnished = (load: () => Loading) => dynamic(() => withFurniture(load()));
  * The component of each view; its code is loaded with its page. The pages that one begins with do
  * without the component library, which comes with their dialogs: the first second counts.
  */
-const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
+const VIEW_COMPONENTS: Readonly<Record<Exclude<ViewId, 'home-now'>, ComponentType>> = {
   outings: dynamic(() => import('./outings/outings').then((it) => it.Outings)),
   outing: dynamic(() => import('./outing/outing').then((it) => it.OutingPage)),
-  'home-now': dynamic(() => import('./home-now/home-now').then((it) => it.HomeNow)),
   'way-home': furnished(() => import('./way-home/way-home').then((it) => it.WayHomeView)),
   walk: furnished(() => import('./walk/walk-home').then((it) => it.WalkHome)),
   fix: furnished(() => import('./fix/fix').then((it) => it.Fix)),
@@ -36,9 +35,14 @@ const VIEW_COMPONENTS: Readonly<Record<ViewId, ComponentType>> = {
   practice: furnished(() => import('./practice/practice').then((it) => it.PracticeView)),
 };
 
-/** A view by its name. It begins anew when figures are to be shown in other units. */
-export function View({ id }: { id: ViewId }) {
-  const { lengths, bearings } = useUnits();
+export type TabledView = keyof typeof VIEW_COMPONENTS;
+
+/** A view by its name. */
+export function View({ id }: { id: TabledView }) {
   const Component = VIEW_COMPONENTS[id];
-  return <Component key={`${lengths} ${bearings}`} />;
+  return (
+    <InUnits>
+      <Component />
+    </InUnits>
+  );
 }

@@ -1,21 +1,26 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { Suspense } from 'react';
-import { View } from '@/views/view';
-import { VIEWS } from '@/views/views';
+import { View, type TabledView } from '@/views/view';
+import { VIEWS, type View as ListedView } from '@/views/views';
 
 interface Props {
   readonly params: Promise<{ view: string }>;
 }
 
+/** The views that have no page of their own. */
+const PAGES = VIEWS.filter(
+  (view): view is Extract<ListedView, { id: TabledView }> =>
+    view.path !== '/' && view.id !== 'home-now',
+);
+
 /** One static page a view; which outing it shows is in the query, `?id=`. */
 export const dynamicParams = false;
-export const generateStaticParams = () =>
-  VIEWS.filter(({ path }) => path !== '/').map(({ id }) => ({ view: id }));
+export const generateStaticParams = () => PAGES.map(({ id }) => ({ view: id }));
 
 async function viewOf({ params }: Props) {
   const { view: wanted } = await params;
-  return VIEWS.find(({ id }) => id === wanted) ?? notFound();
+  return PAGES.find(({ id }) => id === wanted) ?? notFound();
 }
 
 export async function generateMetadata(props: Props): Promise<Metadata> {
