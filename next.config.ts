@@ -23,9 +23,10 @@ const config: NextConfig = {
 /** What is smaller for the browser than what the packages name themselves. */
 const aliases = () => ({ ...shake(), dexie: './node_modules/dexie/dist/modern/dexie.mjs' });
 
-export default (phase: string) =>
+const configOf = (phase: string) =>
   withSerwist(
     phase === PHASE_PRODUCTION_BUILD
       ? { ...config, turbopack: { resolveAlias: aliases() } }
       : config,
   );
+export default configOf;

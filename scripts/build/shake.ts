@@ -1,5 +1,5 @@
-// The validator without what the app never asks of it. Turbopack takes its modules in whole; esbuild
-// heeds the marks in them that tell what may be left out, and half of it is.
+// The validator without what the app never asks of it. Turbopack takes its modules in whole;
+// esbuild heeds the marks in them that tell what may be left out, and half of it is.
 import { buildSync } from 'esbuild';
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';

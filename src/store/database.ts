@@ -61,8 +61,8 @@ export class CairnDatabase extends Dexie {
   declare readonly blindWalks: Table<KeptWalk, string>;
 
   constructor(name = 'cairn-back') {
-    // Strict: a transaction is complete only when its data are on the disk, not in a buffer. Without
-    // a cache: with it, a live query shows what is still being written, and might never be.
+    // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
+    // Without a cache: with it, a live query shows what is still being written.
     super(name, { chromeTransactionDurability: 'strict', cache: 'disabled' });
     // Every released version stays listed, so that a database of any of them is upgraded. No table
     // ever goes away: an older app would add it to a newer database and so raise its version.

@@ -1,6 +1,7 @@
 /**
  * Every view: menu, command palette, offline pages, screenshots and access tests read this list. A
- * new one is a folder with its component, a line here, and a line in view.tsx (Home now: a page in app).
+ * new one is a folder with its component, a line here, and a line in view.tsx; Home now has a page
+ * of its own instead.
  */
 export const VIEWS = [
   { id: 'outings', path: '/', title: 'Outings', menu: null },

@@ -282,6 +282,7 @@ describe('print and guide', () => {
       'main',
       /9 checks left.*Aim off.*Local rules and the local rescue service come first/,
     );
+    await visitor.alive('main input[type=checkbox]');
     await visitor.choose('The needle swings freely.');
     await visitor.reads('main', /8 checks left/);
     await visitor.page.reload();

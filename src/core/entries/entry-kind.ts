@@ -1,9 +1,9 @@
 import type * as z from 'zod/mini';
 import type { Field } from '../faults/fault';
 import type { NO_NORTH } from '../readings/bearing';
-import type { Cursor } from '../readings/cursor';
 import type { LengthUnit } from '../readings/distance';
 import type { North } from '../units/bearing';
+import type { LineCursor } from './line-cursor';
 import type { FieldFault, Reckoning } from './reckoning';
 
 /** Columns, from 0, of the parts of a line that a later check may object to. */
@@ -38,7 +38,7 @@ export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.i
   /** True when a `;` on the line belongs to its text and starts no note. */
   readonly takesWholeLine: boolean;
   /** Reads what follows the keyword. `note` is what stands after the `;`. */
-  read(cursor: Cursor, note: string | undefined, context: ReadingContext): ReadEntry<Value>;
+  read(cursor: LineCursor, note: string | undefined, context: ReadingContext): ReadEntry<Value>;
   /** The canonical line without its note; bearings from `north` are written without its letter. */
   write(entry: Value, north: North | typeof NO_NORTH): string;
   /** What the line says, as a short sentence. */
@@ -75,3 +75,7 @@ export const entryKind =
 /** The note as a field, or nothing: an absent note leaves no key behind. */
 export const withNote = (note: string | undefined): { note?: string } =>
   note === undefined ? {} : { note };
+
+/** Two notes of one line as one; a note that isn't there adds nothing. */
+export const joinedNotes = (first: string | undefined, second: string | undefined) =>
+  first !== undefined && second !== undefined ? `${first}, ${second}` : (first ?? second);

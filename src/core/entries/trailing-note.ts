@@ -1,6 +1,7 @@
 import { editDistance } from '../faults/nearest-name';
 import { GROUNDS } from '../readings/ground';
 import type { Cursor } from '../readings/cursor';
+import { joinedNotes } from './entry-kind';
 import type { FeatureKind } from './feature';
 import { UNIT_NAMES } from '../readings/read-distance';
 
@@ -86,10 +87,6 @@ function looksMisspelt(word: string): boolean {
       (editDistance(lower, meant) <= 1 || letters(lower) === letters(meant)),
   );
 }
-
-/** Two notes of one line as one; a note that isn't there adds nothing. */
-export const joinedNotes = (first: string | undefined, second: string | undefined) =>
-  first !== undefined && second !== undefined ? `${first}, ${second}` : (first ?? second);
 
 /** The note of a line whose other parts are read: after a `;`, or plain words. */
 export function finishWithNote(cursor: Cursor, note: string | undefined): string | undefined {

@@ -1,11 +1,12 @@
 import { ENTRIES, isLeg, type Entry, type EntryRegistry } from '../entries/entry';
 import type { Columns, ReadingContext } from '../entries/entry-kind';
 import { legKind } from '../entries/kinds/leg';
+import { LineCursor } from '../entries/line-cursor';
 import type { Fault, OnceOnly } from '../faults/fault';
 import { suggestedReadings } from '../faults/messages';
 import { editDistance } from '../faults/nearest-name';
 import type { Header } from '../model/header';
-import { Cursor, Refusal } from '../readings/cursor';
+import { Refusal, type Cursor } from '../readings/cursor';
 import { bareUnitOf } from '../readings/distance';
 import { LONGEST_NOTE } from '../readings/shape';
 import { fail, ok, type Result } from '../units/result';
@@ -105,7 +106,7 @@ function readLineOrThrow(text: string, context: ReadingContext, entries: EntryRe
   const header = HEADER_LINE_BY_KEYWORD.get(keyword ?? '');
   const kind = entries.byKeyword.get(keyword ?? '');
   const { note, end } = splitNote(text, start, (header ?? kind)?.takesWholeLine ?? false);
-  const cursor = new Cursor(text, end);
+  const cursor = new LineCursor(text, end);
   cursor.position = start;
   if (note !== undefined && note.length > LONGEST_NOTE) {
     const found = note.slice(0, 20);

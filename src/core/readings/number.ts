@@ -1,6 +1,6 @@
 import type { Expected, Ranged } from '../faults/fault';
 import type { Cursor } from './cursor';
-import { LARGEST_READING } from './shape';
+import { LARGEST_READING, roundedReading } from './shape';
 
 const PLAIN = /\d+(?:\.\d+)?(?![\d,./⁄½⅓⅔¼¾⅛⅜⅝⅞\s])/y;
 const SIGNED = /[-+−]?\d+(?:\.\d+)?/y;
@@ -22,9 +22,6 @@ const FRACTION_SIGNS: Readonly<Record<string, number>> = {
   '⅝': 5 / 8,
   '⅞': 7 / 8,
 };
-
-/** A sum or a part of two units keeps no more decimals than a person could have meant. */
-export const roundedReading = (value: number): number => Math.round(value * 1e6) / 1e6;
 
 /** A plain number with a decimal point. */
 export function readNumber(cursor: Cursor, expected: Expected, signed = false): number {

@@ -2,8 +2,8 @@ import { ABOVE_ZERO } from '../units/ranges';
 import { METRES_PER_MILE } from '../units/units';
 import type { Cursor } from './cursor';
 import type { DistanceReading, LengthReading, LengthUnit } from './distance';
-import { readAmount, roundedReading } from './number';
-import { LARGEST_READING } from './shape';
+import { readAmount } from './number';
+import { LARGEST_READING, roundedReading } from './shape';
 
 /** What a person writes for a unit. Hours and inches are read only beside minutes and feet. */
 const UNIT_WORDS: Readonly<Record<LengthUnit | 'minutes' | 'hours' | 'inches', string>> = {

@@ -19,6 +19,9 @@ export const LARGEST_READING = 1_000_000;
 export const positiveAmount = z.number().check(z.gt(0), z.lte(LARGEST_READING));
 export const numberUpTo = (most: number) => z.number().check(z.gte(0), z.lte(most));
 
+/** A sum or a part of two units keeps no more decimals than a person could have meant. */
+export const roundedReading = (value: number): number => Math.round(value * 1e6) / 1e6;
+
 export const isOneLine = (text: string) => !/[\n\r]/.test(text) && text === text.trim();
 export const ONE_LINE = 'one line, without spaces at its ends';
 

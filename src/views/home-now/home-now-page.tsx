@@ -4,7 +4,7 @@ import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Solution } from '@/core/survey/solution';
 import { visibleText } from '@/core/units/visible';
 import { backToLog, ViewPage } from '@/views/shared/page/view-page';
-import { walkQuery } from '@/views/shared/ways/chosen-way';
+import { walkQuery } from '@/views/shared/ways/walk-query';
 import { HomeAnswer } from '@/views/shared/ways/home-answer';
 import { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import { useWayChoices } from '@/views/shared/ways/way-choices';

@@ -7,7 +7,7 @@ import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import { LengthField, SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
-import { walkQuery } from '@/views/shared/ways/chosen-way';
+import { walkQuery } from '@/views/shared/ways/walk-query';
 import type { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import type { ChooseWays, Side, WayChoices } from '@/views/shared/ways/way-choices';
 import { planningWords, recommendationWords, WAY_NAMES } from '@/views/shared/ways/words';

@@ -1,7 +1,7 @@
 /**
  * Runs in the page before its own script: everything written waits this long first, and is never
- * written if the page is left in the meantime, as on the slowest machine. A transaction of its own
- * on the same stores stands in the way of each one that writes.
+ * written if the page is left in the meantime, as on the slowest machine. Before each transaction
+ * that writes, another one keeps the same stores busy.
  */
 export function slowStore(waitMs: number) {
   const open = IDBDatabase.prototype.transaction;

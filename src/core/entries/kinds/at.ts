@@ -1,23 +1,15 @@
 import * as z from 'zod/mini';
-import type { Cursor } from '../../readings/cursor';
 import {
   LENGTH_UNITS,
   writeDistance,
   type LengthReading,
   type LengthUnit,
 } from '../../readings/distance';
-import {
-  optionalFeatureKind,
-  readFeatureKind,
-  readSide,
-  sideSchema,
-  writeFeatureKind,
-} from '../feature';
-import { readLength } from '../../readings/read-distance';
+import { optionalFeatureKind, sideSchema, writeFeatureKind } from '../feature';
 import { LARGEST_READING, noteText, numberUpTo, openObject } from '../../readings/shape';
 import { distanceWords } from '../describe';
 import { entryKind } from '../entry-kind';
-import { whatSeen } from '../trailing-note';
+import type { LineCursor } from '../line-cursor';
 
 const metres = numberUpTo(LARGEST_READING);
 /** A count or a length that may be 0: a thing right where the leg began. */
@@ -59,15 +51,15 @@ export const atKind = entryKind(schema)({
   read(cursor, note, { bareUnit }) {
     const distance = cursor.position;
     const at: Omit<Feature, 'what'> = { kind: 'at' };
-    const along = readLength(cursor, bareUnit);
+    const along = cursor.length(bareUnit);
     Object.assign(at, along.unit === 'metres' ? { metres: along.value } : { along });
     cursor.take(/\s*,/y);
-    Object.assign(at, readFeatureKind(cursor));
+    Object.assign(at, cursor.featureKind());
     cursor.skipSpace();
     if (at.thing === undefined && cursor.sees(SIDE)) {
-      Object.assign(at, readAside(cursor, bareUnit), readFeatureKind(cursor));
+      Object.assign(at, readAside(cursor, bareUnit), cursor.featureKind());
     }
-    const what = whatSeen(cursor, note, at.thing);
+    const what = cursor.whatSeen(note, at.thing);
     return { entry: { ...at, what }, columns: { whole: distance, distance } };
   },
   write(entry) {
@@ -85,10 +77,10 @@ export const atKind = entryKind(schema)({
 
 const SIDE = /(?:left|right)(?![a-z])/iy;
 
-function readAside(cursor: Cursor, bareUnit: LengthUnit): Partial<Feature> {
-  const side = readSide(cursor);
+function readAside(cursor: LineCursor, bareUnit: LengthUnit): Partial<Feature> {
+  const side = cursor.side();
   cursor.skipSpace();
-  const aside = readLength(cursor, bareUnit);
+  const aside = cursor.length(bareUnit);
   cursor.take(/\s*,/y);
   return aside.unit === 'metres' ? { side, sideMetres: aside.value } : { side, aside };
 }

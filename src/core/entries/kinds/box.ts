@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
 import { distanceReading, writeDistance } from '../../readings/distance';
-import { readSide, sideSchema } from '../feature';
-import { readDistance } from '../../readings/read-distance';
+import { sideSchema } from '../feature';
 import { openObject, optionalNote } from '../../readings/shape';
 import { distanceWords } from '../describe';
 import { entryKind, withNote } from '../entry-kind';
@@ -23,16 +22,16 @@ export const boxKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note) {
     const column = cursor.position;
-    const side = readSide(cursor);
+    const side = cursor.side();
     cursor.skipSpace();
     const distance = cursor.position;
-    const out = readDistance(cursor);
+    const out = cursor.distance();
     if (!cursor.takeAfterSpace(/,?\s*along(?![a-z])/iy)) {
       cursor.skipSpace();
       return cursor.expected('box');
     }
     cursor.skipSpace();
-    const along = readDistance(cursor);
+    const along = cursor.distance();
     cursor.finish();
     return {
       entry: { kind: 'box', side, out, along, ...withNote(note) },

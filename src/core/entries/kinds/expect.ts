@@ -1,6 +1,5 @@
 import * as z from 'zod/mini';
 import { compassPointSchema } from '../../readings/bearing';
-import { takeCompassPoint } from '../../readings/read-bearing';
 import { openObject, optionalNote } from '../../readings/shape';
 import { entryKind, withNote } from '../entry-kind';
 
@@ -16,7 +15,7 @@ export const expectKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note) {
     const column = cursor.position;
-    const wind = takeCompassPoint(cursor);
+    const wind = cursor.compassPoint();
     if (!wind) return cursor.expected('compass-point', undefined, column);
     cursor.finish();
     return { entry: { kind: 'expect', wind, ...withNote(note) }, columns: {} };

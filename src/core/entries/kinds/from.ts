@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
-import { readStationName, stationName, writeStationName } from '../../readings/name';
+import { stationName, writeStationName } from '../../readings/name';
 import { openObject, optionalNote } from '../../readings/shape';
 import { entryKind, withNote } from '../entry-kind';
-import { finishWithNote } from '../trailing-note';
 
 const schema = openObject({ kind: z.literal('from'), station: stationName, note: optionalNote });
 
@@ -12,9 +11,9 @@ export const fromKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note) {
     const column = cursor.position;
-    const station = readStationName(cursor);
+    const station = cursor.stationName();
     return {
-      entry: { kind: 'from', station, ...withNote(finishWithNote(cursor, note)) },
+      entry: { kind: 'from', station, ...withNote(cursor.finishWithNote(note)) },
       columns: { station: column, whole: column },
     };
   },

@@ -1,13 +1,6 @@
 import * as z from 'zod/mini';
-import { Cursor } from '../../readings/cursor';
 import { stationName } from '../../readings/name';
-import {
-  positionIn,
-  readNameUntil,
-  readPosition,
-  writeNameBefore,
-  writePosition,
-} from '../../readings/place/named-place';
+import { positionIn, writeNameBefore, writePosition } from '../../readings/place/named-place';
 import { positionSchema } from '../../readings/position';
 import { openObject, optionalNote } from '../../readings/shape';
 import { plainDecimal } from '../../units/units';
@@ -44,12 +37,8 @@ export const knownKind = entryKind(schema)({
       return cursor.expected(line === '' ? 'station-name' : 'position', undefined, cursor.end);
     }
     const end = column + at.from;
-    const name = readNameUntil(cursor, end) ?? cursor.expected('station-name', undefined, column);
-    const position = readPosition(
-      new Cursor(cursor.text, column + body.length),
-      column + at.to,
-      true,
-    );
+    const name = cursor.nameUntil(end) ?? cursor.expected('station-name', undefined, column);
+    const position = cursor.place(column + at.to, column + body.length);
     cursor.position = cursor.end;
     const metres = within ? Number(within[1]) : null;
     if (metres !== null && !(metres > 0 && metres <= MOST_WITHIN_METRES)) {

@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
-import { optionalFeatureKind, readFeatureKind, writeFeatureKind } from '../feature';
+import { optionalFeatureKind, writeFeatureKind } from '../feature';
 import { noteText, openObject } from '../../readings/shape';
 import { entryKind } from '../entry-kind';
-import { whatSeen } from '../trailing-note';
 
 const schema = openObject({
   kind: z.literal('landmark'),
@@ -15,8 +14,8 @@ export const landmarkKind = entryKind(schema)({
   keyword: 'landmark',
   takesWholeLine: false,
   read(cursor, note) {
-    const kind = readFeatureKind(cursor);
-    const what = whatSeen(cursor, note, kind.thing);
+    const kind = cursor.featureKind();
+    const what = cursor.whatSeen(note, kind.thing);
     return { entry: { kind: 'landmark', ...kind, what }, columns: {} };
   },
   write: (entry) => `landmark${writeFeatureKind(entry)} ; ${entry.what}`,

@@ -1,18 +1,15 @@
 import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
-import type { Cursor } from '../../readings/cursor';
 import { distanceReading, writeDistance } from '../../readings/distance';
-import { groundName, readGround, takeUsualGround, writeGround } from '../../readings/ground';
-import { readStationName, stationName, writeStationName } from '../../readings/name';
-import { readBearing } from '../../readings/read-bearing';
-import { readDistance } from '../../readings/read-distance';
+import { groundName, writeGround } from '../../readings/ground';
+import { stationName, writeStationName } from '../../readings/name';
 import { openObject, optionalNote } from '../../readings/shape';
-import { readSlope, slopeFields, writeSlope } from '../../readings/slope';
-import { clockTime, readTime } from '../../readings/time';
+import { slopeFields, writeSlope } from '../../readings/slope';
+import { clockTime } from '../../readings/time';
 import type { North } from '../../units/bearing';
 import { describeLeg } from '../describe';
-import { entryKind, withNote, type Columns } from '../entry-kind';
-import { joinedNotes, takeMarkedNote, takeNoteToEnd, takeTrailingNote } from '../trailing-note';
+import { entryKind, joinedNotes, withNote, type Columns } from '../entry-kind';
+import type { LineCursor } from '../line-cursor';
 
 const schema = openObject({
   kind: z.literal('leg'),
@@ -40,10 +37,10 @@ export const legKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note, { north }) {
     const columns: Columns = { whole: cursor.position, bearing: cursor.position };
-    const bearing = readBearing(cursor, north);
+    const bearing = cursor.bearing(north);
     cursor.take(SEPARATOR);
     columns.distance = cursor.position;
-    const leg: Leg = { kind: 'leg', bearing, distance: readDistance(cursor) };
+    const leg: Leg = { kind: 'leg', bearing, distance: cursor.distance() };
     for (cursor.skipSpace(); !cursor.atEnd; cursor.skipSpace()) {
       readPart(cursor, leg, columns, north);
     }
@@ -79,28 +76,28 @@ const PART = /(up|down|on)(?![a-z])/iy;
 const GROUND_NOUN = /\s+(?:ground|terrain)(?![a-z])/iy;
 
 /** The parts of a leg by what they begin with: where each is kept, and how it is read. */
-function readPart(cursor: Cursor, leg: Leg, columns: Columns, north: North): void {
+function readPart(cursor: LineCursor, leg: Leg, columns: Columns, north: North): void {
   const column = cursor.position;
   if (cursor.take(ARROW)) {
     refuseTwice(cursor, '>', leg.to, column);
     cursor.skipSpace();
     columns.to = cursor.position;
-    leg.to = readStationName(cursor);
+    leg.to = cursor.stationName();
     return;
   }
   if (cursor.take(TIME)) {
     refuseTwice(cursor, '@', leg.time, column);
-    leg.time = readTime(cursor);
+    leg.time = cursor.time();
     return;
   }
   if (cursor.take(BACK)) {
     refuseTwice(cursor, 'back', leg.back, column);
     cursor.skipSpace();
     columns.back = cursor.position;
-    leg.back = readBearing(cursor, north, 'back-bearing');
+    leg.back = cursor.bearing(north, 'back-bearing');
     return;
   }
-  const usual = takeUsualGround(cursor);
+  const usual = cursor.usualGround();
   const word = usual ?? cursor.take(PART)?.[1]?.toLowerCase();
   switch (word) {
     case undefined:
@@ -108,20 +105,19 @@ function readPart(cursor: Cursor, leg: Leg, columns: Columns, north: North): voi
     case 'up':
     case 'down':
       refuseTwice(cursor, word, leg.slopeDegrees ?? leg.slopeRatio, column);
-      Object.assign(leg, readSlope(cursor, word));
+      Object.assign(leg, cursor.slope(word));
       return;
     default:
       refuseTwice(cursor, word, leg.ground, column);
-      leg.ground = usual ?? readGround(cursor);
+      leg.ground = usual ?? cursor.ground();
       cursor.take(GROUND_NOUN);
   }
 }
 
 /** What is no part of a leg is its note, if it can be nothing else; or it is refused. */
-function readRemark(cursor: Cursor, leg: Leg, column: number): void {
+function readRemark(cursor: LineCursor, leg: Leg, column: number): void {
   const afterComma = cursor.take(/,\s*/y) !== null;
-  const note =
-    takeMarkedNote(cursor) ?? (afterComma ? takeNoteToEnd(cursor) : takeTrailingNote(cursor));
+  const note = cursor.markedNote() ?? (afterComma ? cursor.noteToEnd() : cursor.trailingNote());
   // After a comma another part may follow; a comma that ends the line ends nothing else.
   if (note === null && afterComma && !cursor.atEnd) return refuseUnlessPart(cursor);
   if (note === null) return cursor.expected('leg-part', undefined, column);
@@ -132,13 +128,13 @@ const PART_BEGINS =
   /->|=>|[→>@]|to\s|(?:at\s+)?\d{1,2}[:.h]\d{2}|back|bb(?![a-z])|up(?![a-z])|down|on\s/iy;
 
 /** After a comma only a part may stand that begins as one. */
-function refuseUnlessPart(cursor: Cursor): void {
+function refuseUnlessPart(cursor: LineCursor): void {
   const start = cursor.position;
-  const isPart = cursor.sees(PART_BEGINS) || takeUsualGround(cursor) !== undefined;
+  const isPart = cursor.sees(PART_BEGINS) || cursor.usualGround() !== undefined;
   cursor.position = start;
   if (!isPart) cursor.expected('leg-part', undefined, start);
 }
 
-function refuseTwice(cursor: Cursor, part: string, there: unknown, column: number): void {
+function refuseTwice(cursor: LineCursor, part: string, there: unknown, column: number): void {
   if (there !== undefined) cursor.refuse({ code: 'part-twice', part, found: part }, column);
 }

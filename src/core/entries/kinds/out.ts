@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
-import { readBearing } from '../../readings/read-bearing';
 import { openObject, optionalNote } from '../../readings/shape';
-import { clockTime, readTime } from '../../readings/time';
+import { clockTime } from '../../readings/time';
 import { bearingWords } from '../describe';
 import { entryKind, withNote } from '../entry-kind';
 
@@ -19,8 +18,8 @@ export const outKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note, { north }) {
     const column = cursor.position;
-    const bearing = readBearing(cursor, north);
-    const time = cursor.takeAfterSpace(/@\s*/y) ? { time: readTime(cursor) } : {};
+    const bearing = cursor.bearing(north);
+    const time = cursor.takeAfterSpace(/@\s*/y) ? { time: cursor.time() } : {};
     cursor.finish();
     return {
       entry: { kind: 'out', bearing, ...time, ...withNote(note) },

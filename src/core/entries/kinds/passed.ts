@@ -1,8 +1,7 @@
 import * as z from 'zod/mini';
-import { readSide, sideSchema } from '../feature';
+import { sideSchema } from '../feature';
 import { noteText, openObject } from '../../readings/shape';
 import { entryKind } from '../entry-kind';
-import { whatSeen } from '../trailing-note';
 
 const schema = openObject({ kind: z.literal('passed'), side: sideSchema, what: noteText });
 
@@ -11,8 +10,8 @@ export const passedKind = entryKind(schema)({
   keyword: 'passed',
   takesWholeLine: false,
   read(cursor, note) {
-    const side = readSide(cursor);
-    return { entry: { kind: 'passed', side, what: whatSeen(cursor, note) }, columns: {} };
+    const side = cursor.side();
+    return { entry: { kind: 'passed', side, what: cursor.whatSeen(note) }, columns: {} };
   },
   write: ({ side, what }) => `  passed ${side} ; ${what}`,
   describe: ({ side, what }) => `Passed on the ${side}, mark ahead kept: ${what}`,

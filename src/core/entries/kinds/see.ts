@@ -1,11 +1,9 @@
 import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
-import { optionalFeatureKind, readFeatureKind, writeFeatureKind } from '../feature';
-import { readBearing } from '../../readings/read-bearing';
+import { optionalFeatureKind, writeFeatureKind } from '../feature';
 import { noteText, openObject } from '../../readings/shape';
 import { bearingWords } from '../describe';
 import { entryKind } from '../entry-kind';
-import { whatSeen } from '../trailing-note';
 
 const schema = openObject({
   kind: z.literal('see'),
@@ -27,11 +25,11 @@ export const seeKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note, { north }) {
     const column = cursor.position;
-    const bearing = readBearing(cursor, north);
+    const bearing = cursor.bearing(north);
     const back = cursor.takeAfterSpace(BACK) ? { back: true as const } : {};
-    const kind = readFeatureKind(cursor);
+    const kind = cursor.featureKind();
     return {
-      entry: { kind: 'see', bearing, ...back, ...kind, what: whatSeen(cursor, note, kind.thing) },
+      entry: { kind: 'see', bearing, ...back, ...kind, what: cursor.whatSeen(note, kind.thing) },
       columns: { bearing: column, whole: column },
     };
   },

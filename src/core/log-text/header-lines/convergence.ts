@@ -1,6 +1,7 @@
 import { withNote } from '../../entries/entry-kind';
 import { isProjection, type ConvergenceSetting } from '../../model/header';
-import { readAngle, writeAngle } from '../../readings/angle';
+import { writeAngle } from '../../readings/angle';
+import { readAngle } from '../../readings/texts/read-angle';
 import type { Cursor } from '../../readings/cursor';
 import type { HeaderLine } from './header-line';
 

@@ -1,7 +1,7 @@
 import { withNote } from '../../entries/entry-kind';
 import { finishWithNote } from '../../entries/trailing-note';
-import { readDay } from '../../readings/calendar';
-import { readTime } from '../../readings/time';
+import { readDay } from '../../readings/texts/read-day';
+import { readTime } from '../../readings/texts/read-time';
 import type { HeaderLine } from './header-line';
 
 const BEFORE_TIME = /\s*(?:,|@|T|at)?\s*(?=\d)/iy;

@@ -1,9 +1,11 @@
 import { withNote } from '../../entries/entry-kind';
 import { finishWithNote } from '../../entries/trailing-note';
 import type { DeclinationSetting } from '../../model/header';
-import { readAngle, writeAngle } from '../../readings/angle';
+import { writeAngle } from '../../readings/angle';
+import { readAngle } from '../../readings/texts/read-angle';
 import type { Cursor } from '../../readings/cursor';
-import { FIRST_YEAR, LAST_YEAR, readMonth } from '../../readings/calendar';
+import { FIRST_YEAR, LAST_YEAR } from '../../readings/calendar';
+import { readMonth } from '../../readings/texts/read-day';
 import type { HeaderLine } from './header-line';
 
 /**

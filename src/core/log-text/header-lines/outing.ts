@@ -1,4 +1,4 @@
-import { readName } from '../../readings/name';
+import { readName } from '../../readings/texts/read-name';
 import type { HeaderLine } from './header-line';
 
 /** `outing NAME`, to the end of the line. */

@@ -1,13 +1,9 @@
 import { withNote } from '../../entries/entry-kind';
 import { finishWithNote } from '../../entries/trailing-note';
-import { isStartName, readStationName } from '../../readings/name';
-import {
-  positionIn,
-  readNameUntil,
-  readPosition,
-  writeNameBefore,
-  writePosition,
-} from '../../readings/place/named-place';
+import { isStartName } from '../../readings/name';
+import { positionIn, writeNameBefore, writePosition } from '../../readings/place/named-place';
+import { readNameUntil, readPosition } from '../../readings/place/read-place';
+import { readStationName } from '../../readings/texts/read-name';
 import type { HeaderLine } from './header-line';
 
 const UNNAMED = 'Start';

@@ -6,7 +6,7 @@ import { LONGEST_NAME } from '../../readings/name';
 import { readMetres } from '../../readings/number';
 import { readSpeedFigure } from '../../readings/read-distance';
 import { LONGEST_NOTE } from '../../readings/shape';
-import { readTime } from '../../readings/time';
+import { readTime } from '../../readings/texts/read-time';
 import { ABOVE_ZERO } from '../../units/ranges';
 import { plainDecimal } from '../../units/units';
 import { PLAIN_CONTEXT } from '../read-line';

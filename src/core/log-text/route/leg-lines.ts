@@ -1,7 +1,7 @@
 import { SIDES, SLOPE_WORDS, type PlannedLeg } from '../../model/route';
 import { NO_NORTH, writeBearing } from '../../readings/bearing';
 import type { Cursor } from '../../readings/cursor';
-import { readGround } from '../../readings/ground';
+import { readGround } from '../../readings/texts/read-ground';
 import { readMetres } from '../../readings/number';
 import { readBearing, takeCompassPoint } from '../../readings/read-bearing';
 import { LARGEST_READING } from '../../readings/shape';

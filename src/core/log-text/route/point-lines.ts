@@ -1,11 +1,13 @@
 import { withNote } from '../../entries/entry-kind';
 import { knownKind } from '../../entries/kinds/known';
+import type { LineCursor } from '../../entries/line-cursor';
 import { MOST_POINTS, PAPER_UNITS, type PaperMeasure, type RoutePoint } from '../../model/route';
 import { NO_NORTH, writeBearing } from '../../readings/bearing';
 import { Cursor } from '../../readings/cursor';
-import { readStationName, writeStationName } from '../../readings/name';
+import { writeStationName } from '../../readings/name';
 import { readAmount } from '../../readings/number';
 import { readBearing } from '../../readings/read-bearing';
+import { readStationName } from '../../readings/texts/read-name';
 import { ABOVE_ZERO } from '../../units/ranges';
 import { plainDecimal } from '../../units/units';
 import { PLAIN_CONTEXT } from '../read-line';
@@ -36,7 +38,7 @@ function readPaper(cursor: Cursor): PaperMeasure {
   return { bearing, length, unit: known, scale };
 }
 
-function readPoint(cursor: Cursor, note: string | undefined): RoutePoint {
+function readPoint(cursor: LineCursor, note: string | undefined): RoutePoint {
   const line = cursor.text.slice(cursor.position, cursor.end);
   const by = BY.exec(line);
   if (!by) {

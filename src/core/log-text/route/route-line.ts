@@ -1,3 +1,4 @@
+import type { LineCursor } from '../../entries/line-cursor';
 import type { PlannedLeg, Route, RoutePoint } from '../../model/route';
 import type { Cursor } from '../../readings/cursor';
 
@@ -18,5 +19,5 @@ export interface RouteLine {
   /** True when a `;` on the line belongs to its text and starts no note. */
   readonly takesWholeLine: boolean;
   /** Reads what follows the keyword, and sets it. `note` is what stands after the `;`. */
-  read(cursor: Cursor, draft: RouteDraft, note: string | undefined): void;
+  read(cursor: LineCursor, draft: RouteDraft, note: string | undefined): void;
 }

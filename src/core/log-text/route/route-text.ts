@@ -1,7 +1,8 @@
+import { LineCursor } from '../../entries/line-cursor';
 import type { Fault } from '../../faults/fault';
 import { nearestName } from '../../faults/nearest-name';
 import { blankRoute, routeSchema, type PlannedLeg, type Route } from '../../model/route';
-import { Cursor, Refusal } from '../../readings/cursor';
+import { Refusal, type Cursor } from '../../readings/cursor';
 import { fail, ok, type Result } from '../../units/result';
 import type { LogFault } from '../read-log';
 import { ROUTE_HEAD, writeHead } from './head-lines';
@@ -46,7 +47,7 @@ class RouteReader {
     const line = LINES.get(keyword);
     const semicolon = line?.takesWholeLine ? -1 : text.indexOf(';');
     const end = semicolon < 0 ? text.trimEnd().length : semicolon;
-    const cursor = new Cursor(text, end);
+    const cursor = new LineCursor(text, end);
     cursor.skipSpace();
     if (!line) {
       const nearest = nearestName(keyword, [...LINES.keys()]);

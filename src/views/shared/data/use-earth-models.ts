@@ -21,8 +21,8 @@ export function modelsUsed(header: Header | null): Wanted {
 }
 
 /** What an outing can't be solved without. */
-export const modelsNeeded = (header: Header): Wanted =>
-  needsEarthModels(header) ? modelsUsed(header) : 'none';
+export const modelsNeeded = (header: Header | null): Wanted =>
+  header && needsEarthModels(header) ? modelsUsed(header) : 'none';
 
 /** The models, loaded only when something asks for them; null until then. */
 export function useEarthModels(wanted: Wanted): EarthModels | null {

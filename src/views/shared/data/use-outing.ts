@@ -15,13 +15,16 @@ const outingState = (session: SessionState) => {
   return session.status === 'damaged' ? session.damage.state : null;
 };
 
-/** An outing of this device, live across tabs: its state, its solution, and its changes. */
-export function useOuting(id: string) {
+/**
+ * An outing of this device, live across tabs: its state, its solution, and its changes. `wanted`
+ * says which models of the earth are loaded: for its checks as well, or only for its solution.
+ */
+export function useOuting(id: string, wanted = modelsUsed) {
   const session = useMemo(() => new OutingSession(browserDatabase(), id), [id]);
   const status = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
   const state = outingState(status);
   const outing = state?.outing ?? null;
-  const models = useEarthModels(modelsUsed(outing));
+  const models = useEarthModels(wanted(outing));
   const { canSolve, isLoaded } = useAdjuster(outing);
   const solved = useMemo(
     () => (outing && canSolve ? solve(outing, models) : null),

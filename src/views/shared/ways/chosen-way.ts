@@ -1,33 +1,12 @@
 import { readBearingText } from '@/core/readings/texts/read-bearing-text';
 import { way, wayAlong, type Way } from '@/core/navigation/ways/way';
 import { longestAlong } from '@/core/navigation/ways/aim-off';
-import { aimOffHome, azimuthFrom, type WayHome } from '@/core/navigation/ways/ways-home';
+import { aimOffHome, azimuthFrom } from '@/core/navigation/ways/ways-home';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { homeMeans } from '@/core/survey/home-means';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { polar } from '@/core/units/plane';
 import type { Degrees, Metres } from '@/core/units/units';
-import type { WayChoices } from './way-choices';
-
-type Fields = Pick<WayChoices, 'line' | 'side' | 'via'>;
-
-/** What the address of the guided walk says of a chosen way. */
-export function walkQuery(
-  { legs, current }: Solution,
-  kind: WayHome['kind'],
-  { line, side, via }: Fields,
-): Record<string, string> {
-  if (kind === 'aim-off') return { line, side };
-  if (kind === 'via-station' && via !== null) return { via: String(via) };
-  if (kind !== 'retrace') return {};
-  const back = legs.pathTo(current).map(({ from }) => from);
-  return {
-    via: back
-      .filter((station) => station !== 0)
-      .reverse()
-      .join(','),
-  };
-}
 
 /** The stretch to walk now. */
 export interface WalkStage extends Way {

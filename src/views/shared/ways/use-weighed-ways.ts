@@ -10,7 +10,7 @@ import {
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
 import type { Solution } from '@/core/survey/solution';
-import { aimedWay } from './aimed-way';
+import { useAimedWay } from './use-aimed-way';
 import { usePlanning } from './use-planning';
 import type { WayChoices } from './way-choices';
 import { isDarkAt } from './words';
@@ -38,7 +38,7 @@ export function useWeighedWays(solution: Solution, choices: WayChoices) {
   const speed = choices.kilometresPerHour ?? Number((own ?? NAISMITH_KMH).toFixed(1));
   const isStation = places.stations().includes(choices.via ?? -1);
   const via = isStation && choices.via !== 0 && choices.via !== current ? choices.via : null;
-  const aimed = useMemo(() => aimedWay(solution, line, side), [solution, line, side]);
+  const aimed = useAimedWay(solution, line, side);
   const planning = usePlanning(solution);
   const minutes = ({ metres }: WayHome) => walkMinutes(metres, speed, climb);
   const arrival = (each: WayHome) => planning.now + minutes(each) * MINUTE_MS;

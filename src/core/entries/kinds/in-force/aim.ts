@@ -1,5 +1,4 @@
 import * as z from 'zod/mini';
-import { readChoice } from '../../../readings/choice';
 import { openObject, optionalNote } from '../../../readings/shape';
 import { entryKind, withNote } from '../../entry-kind';
 import { AIMS, type Aim } from '../../reckoning';
@@ -17,7 +16,7 @@ export const aimKind = entryKind(schema)({
   keyword: 'aim',
   takesWholeLine: false,
   read(cursor, note) {
-    const aim = readChoice(cursor, AIMS, 'aim');
+    const aim = cursor.choice(AIMS, 'aim');
     return { entry: { kind: 'aim', aim, ...withNote(note) }, columns: {} };
   },
   write: ({ aim }) => `aim ${aim}`,

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { readStationName, stationName, writeStationName } from '../../../readings/name';
+import { stationName, writeStationName } from '../../../readings/name';
 import { openObject, optionalNote } from '../../../readings/shape';
 import { entryKind, withNote } from '../../entry-kind';
 
@@ -15,7 +15,7 @@ export const compassKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note) {
     if (cursor.atEnd) return cursor.expected('compass-name');
-    const name = readStationName(cursor);
+    const name = cursor.stationName();
     cursor.finish();
     return { entry: { kind: 'compass', name, ...withNote(note) }, columns: {} };
   },

@@ -1,10 +1,9 @@
 import * as z from 'zod/mini';
-import type { Cursor } from '../../../readings/cursor';
-import { groundName, readGround, takeUsualGround, writeGround } from '../../../readings/ground';
-import { readSpeedFigure } from '../../../readings/read-distance';
+import { groundName, writeGround } from '../../../readings/ground';
 import { openObject, optionalNote, positiveAmount } from '../../../readings/shape';
 import { plainDecimal } from '../../../units/units';
 import { entryKind, withNote } from '../../entry-kind';
+import type { LineCursor } from '../../line-cursor';
 import { AIMS, type HomeReadings } from '../../reckoning';
 import { speedText } from '../../../units/shown';
 import { AIM_WORDS } from './aim';
@@ -67,13 +66,13 @@ export const homeKind = entryKind(schema)({
 });
 
 function readDistanceMeans(
-  cursor: Cursor,
+  cursor: LineCursor,
   home: { ground?: string | undefined; kilometresPerHour?: number | undefined },
 ): void {
-  if (cursor.take(TIMED)) home.kilometresPerHour = readSpeedFigure(cursor);
-  else if (cursor.take(ON)) home.ground = readGround(cursor);
+  if (cursor.take(TIMED)) home.kilometresPerHour = cursor.speed();
+  else if (cursor.take(ON)) home.ground = cursor.ground();
   else {
-    const ground = takeUsualGround(cursor);
+    const ground = cursor.usualGround();
     if (ground !== undefined) home.ground = ground;
   }
 }

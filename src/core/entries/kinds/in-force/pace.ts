@@ -1,12 +1,16 @@
 import * as z from 'zod/mini';
-import type { Cursor } from '../../../readings/cursor';
-import { groundName, readGround } from '../../../readings/ground';
-import { readAmount, roundedReading } from '../../../readings/number';
-import { LARGEST_READING, openObject, optionalNote, positiveAmount } from '../../../readings/shape';
+import { groundName } from '../../../readings/ground';
+import {
+  LARGEST_READING,
+  openObject,
+  optionalNote,
+  positiveAmount,
+  roundedReading,
+} from '../../../readings/shape';
 import { plainDecimal } from '../../../units/units';
 import { plural } from '../../describe';
 import { entryKind, withNote } from '../../entry-kind';
-import { finishWithNote } from '../../trailing-note';
+import type { LineCursor } from '../../line-cursor';
 import { ABOVE_ZERO } from '../../../units/ranges';
 
 const PACE_UNITS = ['per-100-m', 'metres', 'feet'] as const;
@@ -59,12 +63,12 @@ export const paceKind = entryKind(schema)({
   read(cursor, note) {
     const whole = cursor.position;
     cursor.take(/on\s+/iy);
-    const ground = /[a-z]/i.test(cursor.next) ? readGround(cursor) : undefined;
+    const ground = /[a-z]/i.test(cursor.next) ? cursor.ground() : undefined;
     cursor.skipSpace();
     const column = cursor.position;
     const { unit, value } = readLengthOfPace(cursor, column);
     const spread = readSpread(cursor);
-    const remark = finishWithNote(cursor, note);
+    const remark = cursor.finishWithNote(note);
     const entry: PaceEntry = { kind: 'pace', unit, value };
     if (ground !== undefined) entry.ground = ground;
     return { entry: { ...entry, ...spread, ...withNote(remark) }, columns: { whole } };
@@ -89,8 +93,8 @@ export const paceKind = entryKind(schema)({
 });
 
 /** `65 per 100 m`, `65/100m`, `1.54 m`, `154 cm`, `5 ft 2 in`; without a unit asked back. */
-function readLengthOfPace(cursor: Cursor, column: number): Pick<PaceEntry, 'unit' | 'value'> {
-  const value = readAmount(cursor, 'pace');
+function readLengthOfPace(cursor: LineCursor, column: number): Pick<PaceEntry, 'unit' | 'value'> {
+  const value = cursor.amount('pace');
   cursor.inRange(value, 'pace', ABOVE_ZERO, LARGEST_READING, column);
   const number = cursor.text.slice(column, cursor.position);
   cursor.skipSpace();
@@ -108,7 +112,7 @@ function readLengthOfPace(cursor: Cursor, column: number): Pick<PaceEntry, 'unit
   return cursor.refuse(fault, cursor.position, column);
 }
 
-function lengthOfPace(cursor: Cursor, unit: 'metres' | 'feet', value: number) {
+function lengthOfPace(cursor: LineCursor, unit: 'metres' | 'feet', value: number) {
   cursor.take(A_PACE);
   return { unit, value };
 }
@@ -117,17 +121,17 @@ const OF_WALKS = /\s*,?\s*(?:of|from|by|in)\s+(?=\d)/iy;
 const WALKS = /\s*walks?(?![a-z])/iy;
 
 /** A spread in per cent after the length of a pace, and by how many walks it is known. */
-function readSpread(cursor: Cursor): Pick<PaceEntry, 'spreadPercent' | 'walks'> {
+function readSpread(cursor: LineCursor): Pick<PaceEntry, 'spreadPercent' | 'walks'> {
   if (!cursor.takeAfterSpace(/,?\s*(?:spread(?![a-z])|±|\+\/-)/iy)) return {};
   cursor.skipSpace();
   const column = cursor.position;
-  const value = readAmount(cursor, 'spread');
+  const value = cursor.amount('spread');
   cursor.inRange(value, 'spread', ABOVE_ZERO, 100, column);
   cursor.skipSpace();
   if (!cursor.take(/%/y)) return cursor.expected('spread');
   if (!cursor.take(OF_WALKS)) return { spreadPercent: value };
   const walksAt = cursor.position;
-  const walks = readAmount(cursor, 'walks');
+  const walks = cursor.amount('walks');
   cursor.inRange(walks, 'walks', 1, MOST_WALKS, walksAt);
   if (!Number.isInteger(walks) || !cursor.take(WALKS)) {
     return cursor.expected('walks', undefined, walksAt);

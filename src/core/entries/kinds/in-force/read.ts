@@ -1,6 +1,5 @@
 import * as z from 'zod/mini';
 import { northSchema } from '../../../readings/bearing';
-import { readChoice } from '../../../readings/choice';
 import { openObject, optionalNote } from '../../../readings/shape';
 import { NORTHS } from '../../../units/bearing';
 import { NORTH_WORDS } from '../../describe';
@@ -13,7 +12,7 @@ export const readKind = entryKind(schema)({
   keyword: 'read',
   takesWholeLine: false,
   read(cursor, note) {
-    const north = readChoice(cursor, NORTHS, 'north');
+    const north = cursor.choice(NORTHS, 'north');
     return { entry: { kind: 'read', north, ...withNote(note) }, columns: {} };
   },
   write: ({ north }) => `read ${north}`,
