@@ -75,7 +75,3 @@ export const entryKind =
 /** The note as a field, or nothing: an absent note leaves no key behind. */
 export const withNote = (note: string | undefined): { note?: string } =>
   note === undefined ? {} : { note };
-
-/** Two notes of one line as one; a note that isn't there adds nothing. */
-export const joinedNotes = (first: string | undefined, second: string | undefined) =>
-  first !== undefined && second !== undefined ? `${first}, ${second}` : (first ?? second);

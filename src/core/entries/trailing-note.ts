@@ -1,8 +1,8 @@
 import { editDistance } from '../faults/nearest-name';
 import { GROUNDS } from '../readings/ground';
 import type { Cursor } from '../readings/cursor';
-import { joinedNotes } from './entry-kind';
 import type { FeatureKind } from './feature';
+import { joinedNotes } from './joined-notes';
 import { UNIT_NAMES } from '../readings/read-distance';
 
 /** Words that are no note: directions, norths, and the words that lines and parts begin with. */

@@ -8,7 +8,8 @@ import { slopeFields, writeSlope } from '../../readings/slope';
 import { clockTime } from '../../readings/time';
 import type { North } from '../../units/bearing';
 import { describeLeg } from '../describe';
-import { entryKind, joinedNotes, withNote, type Columns } from '../entry-kind';
+import { entryKind, withNote, type Columns } from '../entry-kind';
+import { joinedNotes } from '../joined-notes';
 import type { LineCursor } from '../line-cursor';
 
 const schema = openObject({

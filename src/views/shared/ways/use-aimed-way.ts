@@ -3,6 +3,8 @@ import type { Solution } from '@/core/survey/solution';
 import type { AimedWay } from './aimed-way';
 import type { Side } from './way-choices';
 
+type Aim = (solution: Solution, line: string, side: Side) => AimedWay;
+
 const NONE: AimedWay = { way: null, aim: null, fault: null };
 
 /**
@@ -10,13 +12,13 @@ const NONE: AimedWay = { way: null, aim: null, fault: null };
  * mostly has none.
  */
 export function useAimedWay(solution: Solution, line: string, side: Side): AimedWay {
-  const [loaded, setLoaded] = useState<typeof import('./aimed-way') | null>(null);
+  const [loaded, setLoaded] = useState<{ readonly aimedWay: Aim } | null>(null);
   const waits = loaded === null && line.trim() !== '';
   useEffect(() => {
     if (!waits) return;
     let gone = false;
-    void import('./aimed-way').then((found) => {
-      if (!gone) setLoaded(found);
+    void import('./aimed-way').then(({ aimedWay }) => {
+      if (!gone) setLoaded({ aimedWay });
     });
     return () => {
       gone = true;
