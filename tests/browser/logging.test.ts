@@ -198,6 +198,28 @@ describe('logging', () => {
     await visitor.drawsLegs(2);
   });
 
+  it('logs a line that is entered while the one before is being written', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.open([]);
+    await visitor.type('000 100m');
+    // Each before the store has answered: Enter, a line, and Enter twice.
+    await page.$eval(LINE, (field) => {
+      const input = field as HTMLInputElement;
+      const press = () =>
+        input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+      press();
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+      set.call(input, `${input.value}090 50m`);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      press();
+      press();
+    });
+    await visitor.interprets(/^Saved: 090 50m/);
+    expect(await visitor.value(LINE)).toBe('');
+    await visitor.drawsLegs(2);
+  });
+
   it('says when nothing is found in the log', async () => {
     const { visitor } = shared;
     await visitor.open(['000 100m ; birch']);

@@ -26,8 +26,8 @@ import type { North } from '@/core/units/bearing';
 import type { StoreFault } from '@/store/store-fault';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
-import { useOnce } from '@/views/shared/data/use-once';
 import { changeWords } from '@/views/shared/declination/words';
+import { useEnter } from './entry/use-enter';
 import { useInterpretation } from './entry/use-interpretation';
 import { keepUnsentLine, unsentLine } from './unsent-line';
 import { lineWords, WORDS } from './words';
@@ -213,24 +213,28 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   const saveEntry = useCallback(
     async (entry: Entry, typed = now()) => {
       const command = commandFor(editing, entry, reason);
-      if ((await run(command, WORDS.saved(short(entry)))) !== null) return;
+      if ((await run(command, WORDS.saved(short(entry)))) !== null) return false;
       // The struck line stays where it was; the corrected one is below it, and selected.
       if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
       finish(typed);
+      return true;
     },
     [editing, reason, run, now, finish],
   );
 
-  const [save, saving] = useOnce(async () => {
-    if (now() !== text) return;
+  const log = async (): Promise<boolean> => {
+    if (now() !== text) return false;
     const read = await settled();
-    if (read.kind === 'entry') await saveEntry(read.entry, text);
-    if (read.kind !== 'header') return;
+    if (read.kind === 'entry') return saveEntry(read.entry, text);
+    if (read.kind !== 'header') return false;
     const { header } = read;
     const command = changeHeader((before) => ({ ...before, ...header }));
     const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
-    if ((await run(command, said)) === null) finish(text);
-  });
+    if ((await run(command, said)) !== null) return false;
+    finish(text);
+    return true;
+  };
+  const [save, saving] = useEnter(log, text, now);
 
   const entries = useEntryActions(outing, run, setSelected, begin);
   const step = useStep(open, editing ? clear : null, (failed, done) => {

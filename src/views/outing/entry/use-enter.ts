@@ -1,0 +1,31 @@
+import { useCallback, useEffect, useRef } from 'react';
+import { useOnce } from '@/views/shared/data/use-once';
+
+/**
+ * Enter in the entry line. `log` resolves to true once the line is durable. Enter while a line is
+ * being written is for what was typed after it: that is logged next, unless more is typed by then.
+ */
+export function useEnter(log: () => Promise<boolean>, text: string, now: () => string) {
+  const [save, saving] = useOnce(log);
+  const writing = useRef<string | null>(null);
+  const next = useRef('');
+  const enter = useCallback(async () => {
+    const before = writing.current;
+    if (before !== null) {
+      const typed = now();
+      next.current = typed.startsWith(before) ? typed.slice(before.length) : typed;
+      return;
+    }
+    writing.current = now();
+    const isLogged = await save();
+    writing.current = null;
+    if (!isLogged) next.current = '';
+  }, [save, now]);
+  useEffect(() => {
+    if (saving || next.current === '') return;
+    const isAsItWas = next.current === text;
+    next.current = '';
+    if (isAsItWas) void enter();
+  }, [saving, text, enter]);
+  return [enter, saving] as const;
+}
