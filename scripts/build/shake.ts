@@ -33,20 +33,20 @@ function entries(): Readonly<Record<string, string>> {
   };
 }
 
-/** Bundles what the code asks for; resolves to what takes the place of each import. */
-export function shake(): Record<string, string> {
-  rmSync(FOLDER, { recursive: true, force: true });
-  mkdirSync(`${FOLDER}/entries`, { recursive: true });
+/** Bundles what the code asks for; gives the file that takes the place of each import. */
+export function shake(folder = FOLDER): Record<string, string> {
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(`${folder}/entries`, { recursive: true });
   const aliases: Record<string, string> = {};
   const entryPoints = Object.entries(entries()).map(([name, code], index) => {
     const file = `${index}.mjs`;
-    writeFileSync(`${FOLDER}/entries/${file}`, code);
-    aliases[name] = `./${FOLDER}/${file}`;
-    return `${FOLDER}/entries/${file}`;
+    writeFileSync(`${folder}/entries/${file}`, code);
+    aliases[name] = `./${folder}/${file}`;
+    return `${folder}/entries/${file}`;
   });
   buildSync({
     entryPoints,
-    outdir: FOLDER,
+    outdir: folder,
     outExtension: { '.js': '.mjs' },
     bundle: true,
     // What they share is there once: two copies would not know each other's faults.
