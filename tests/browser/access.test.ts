@@ -5,12 +5,14 @@ import { findings, findingsInThemes } from '../support/browser/axe';
 import { tabTo } from '../support/browser/tab-to';
 import { DESK, PHONE, Visitor } from '../support/browser/visitor';
 
-/** Waits until a view shows what it is for: not nothing, and not that something is loading. */
-const opened = ({ page }: Visitor) =>
-  page.waitForFunction(() => {
+/** Waits until a view answers and shows what it is for: not nothing, nor that something loads. */
+async function opened(visitor: Visitor) {
+  await visitor.alive('main');
+  await visitor.page.waitForFunction(() => {
     const shown = document.querySelector('main')?.innerText.trim() ?? '';
     return shown !== '' && !/^(Opening|Loading)[^\n]*…$/m.test(shown);
   });
+}
 
 let demo: Awaited<ReturnType<typeof startServer>>;
 beforeAll(async () => {

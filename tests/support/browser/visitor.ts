@@ -22,8 +22,12 @@ export const LINE = 'input[aria-label="Next line of the log"]';
 /** A state that never comes fails a test; one that comes late on a busy machine doesn't. */
 const PATIENCE_MS = Number(process.env.PATIENCE_MS ?? 180_000);
 
-/** So long waits everything that a page writes, to find tests that leave it too early. */
+/** So long waits everything that a page writes, or asks for: to find tests that go on too early. */
 const SLOW_STORE_MS = Number(process.env.SLOW_STORE_MS ?? 0);
+const SLOW_NETWORK_MS = Number(process.env.SLOW_NETWORK_MS ?? 0);
+/** So many times slower than it is runs the processor for a page. */
+const SLOW_CPU = Number(process.env.SLOW_CPU ?? 1);
+const ANY = -1;
 
 let browser: Browser;
 beforeAll(async () => {
@@ -63,6 +67,11 @@ export class Visitor {
     const { identifier } = await page.evaluateOnNewDocument(holdWorker);
     this.hold = identifier;
     if (SLOW_STORE_MS > 0) await page.evaluateOnNewDocument(slowStore, SLOW_STORE_MS);
+    if (SLOW_NETWORK_MS > 0) {
+      const speeds = { download: ANY, upload: ANY };
+      await page.emulateNetworkConditions({ latency: SLOW_NETWORK_MS, ...speeds });
+    }
+    if (SLOW_CPU > 1) await page.emulateCPUThrottling(SLOW_CPU);
     page.on('pageerror', (error) => this.problems.push(String(error)));
     page.on('console', (message) => {
       if (message.type() === 'error') this.problems.push(message.text());
