@@ -106,10 +106,15 @@ function useText(id: string) {
   const [text, setText] = useState(() => unsentLine(id));
   /** The text as it is now: a handler of a moment ago still has the one before. */
   const newest = useRef(text);
-  const put = useCallback((next: string) => {
-    newest.current = next;
-    setText(next);
-  }, []);
+  const put = useCallback(
+    (next: string, isCorrection = false) => {
+      newest.current = next;
+      // At once: the tab may be gone before anything is painted. A correction belongs to its line.
+      keepUnsentLine(id, isCorrection ? '' : next);
+      setText(next);
+    },
+    [id],
+  );
   const now = useCallback(() => newest.current, []);
   return { text, put, now };
 }
@@ -130,18 +135,15 @@ function useEntryText(
   const { found, settled } = useInterpretation(text, place);
   const type = useCallback(
     (next: string) => {
-      put(next);
+      put(next, editing !== null);
       setRefused(null);
     },
-    [put, setRefused],
+    [put, editing, setRefused],
   );
-  // A correction belongs to its line: only a new one is kept for after a reload.
-  const unsent = editing ? '' : text;
-  useEffect(() => keepUnsentLine(id, unsent), [id, unsent]);
   const begin = useCallback(
     (next: Editing, line: string) => {
       setEditing(next);
-      put(line);
+      put(line, true);
       input.current?.focus();
     },
     [put],

@@ -8,6 +8,7 @@ const AT_POSITION = new RegExp(String.raw`(?:^|\s|,)at:?\s+${FIGURE}`, 'gi');
 const COMMA_POSITION = new RegExp(String.raw`\s*,\s*${FIGURE}`, 'i');
 const BRACKET_POSITION = new RegExp(String.raw`\s*[([]\s*${FIGURE}`, 'i');
 const QUOTED_NAME = /^(?:"(?:[^"]|"")*"|“[^”]*”)/;
+
 /** Where the words between name and position begin and end; null where there is no position. */
 export function positionIn(body: string): { from: number; to: number } | null {
   const quoted = QUOTED_NAME.exec(body)?.[0].length ?? 0;

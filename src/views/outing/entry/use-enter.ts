@@ -6,20 +6,23 @@ import { useOnce } from '@/views/shared/data/use-once';
  * being written is for what was typed after it: that is logged next, unless more is typed by then.
  */
 export function useEnter(log: () => Promise<boolean>, text: string, now: () => string) {
-  const [save, saving] = useOnce(log);
   const writing = useRef<string | null>(null);
   const next = useRef('');
+  const [save, saving] = useOnce(async () => {
+    writing.current = now();
+    let isLogged = false;
+    try {
+      isLogged = await log();
+    } finally {
+      writing.current = null;
+      if (!isLogged) next.current = '';
+    }
+  });
   const enter = useCallback(async () => {
     const before = writing.current;
-    if (before !== null) {
-      const typed = now();
-      next.current = typed.startsWith(before) ? typed.slice(before.length) : typed;
-      return;
-    }
-    writing.current = now();
-    const isLogged = await save();
-    writing.current = null;
-    if (!isLogged) next.current = '';
+    if (before === null) return save();
+    const typed = now();
+    next.current = typed.startsWith(before) ? typed.slice(before.length) : typed;
   }, [save, now]);
   useEffect(() => {
     if (saving || next.current === '') return;
