@@ -8,6 +8,9 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
+  // Fewer and larger files: each costs a request, and packs better. All of them together grow by a
+  // sixth, which is copied for offline use once the page is there.
+  experimental: { turbopackChunking: { minChunkSize: 100_000 } },
   // `npm test` checks all types by itself, tests and scripts as well: once is enough.
   typescript: { ignoreBuildErrors: true },
   redirects: () =>
