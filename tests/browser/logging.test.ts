@@ -11,6 +11,18 @@ function answer() {
   return { bearing: bearingText(home.bearing.magnetic!), paces: Math.round(home.paces!) };
 }
 
+/** Runs in the page: Enter, more text, and Enter so often, all before the store has answered. */
+function enterAndGoOn(field: Element, more: string, enters: number) {
+  const input = field as HTMLInputElement;
+  const press = () =>
+    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+  press();
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+  set.call(input, `${input.value}${more}`);
+  input.dispatchEvent(new Event('input', { bubbles: true }));
+  for (let enter = 0; enter < enters; enter++) press();
+}
+
 describe('a first visit', () => {
   it('explains itself; ten legs are typed without the mouse, and survive a reload', async () => {
     const visitor = await Visitor.arrive();
@@ -179,14 +191,7 @@ describe('logging', () => {
     const { page } = visitor;
     await visitor.open([]);
     await visitor.type('000 100m');
-    // Enter, and the next line before the store has answered.
-    await page.$eval(LINE, (field) => {
-      const input = field as HTMLInputElement;
-      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-      set.call(input, `${input.value}090 50m`);
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-    });
+    await page.$eval(LINE, enterAndGoOn, '090 50m', 0);
     await page.waitForFunction(
       (at: string) => document.querySelector<HTMLInputElement>(at)?.value === '090 50m',
       {},
@@ -203,18 +208,7 @@ describe('logging', () => {
     const { page } = visitor;
     await visitor.open([]);
     await visitor.type('000 100m');
-    // Each before the store has answered: Enter, a line, and Enter twice.
-    await page.$eval(LINE, (field) => {
-      const input = field as HTMLInputElement;
-      const press = () =>
-        input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
-      press();
-      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-      set.call(input, `${input.value}090 50m`);
-      input.dispatchEvent(new Event('input', { bubbles: true }));
-      press();
-      press();
-    });
+    await page.$eval(LINE, enterAndGoOn, '090 50m', 2);
     await visitor.interprets(/^Saved: 090 50m/);
     expect(await visitor.value(LINE)).toBe('');
     await visitor.drawsLegs(2);
