@@ -46,14 +46,14 @@ export function Answer(props: Props) {
           </p>
         ))}
       <Notes here={here} solution={solution} />
+      {found && <Actions {...props} />}
+      <p role="status">{props.said}</p>
       {found && (
         <>
-          <Actions {...props} />
           <WayTo solution={solution} found={found} known={known} counts={props.open !== null} />
           <Notations position={found.position} />
         </>
       )}
-      <p role="status">{props.said}</p>
     </section>
   );
 }
