@@ -20,6 +20,12 @@ export const sumOf = (a: PlanePoint, b: PlanePoint): PlanePoint => ({
   north: a.north + b.north,
 });
 
+/** A vector so many times as long. */
+export const scaled = ({ east, north }: PlanePoint, by: number): PlanePoint => ({
+  east: by * east,
+  north: by * north,
+});
+
 /** Length of a vector, in metres. */
 export const lengthOf = ({ east, north }: PlanePoint): Metres => Math.hypot(east, north);
 

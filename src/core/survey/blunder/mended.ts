@@ -2,8 +2,9 @@ import type { Adjusted } from '../network/adjust';
 import type { Network } from '../network/readings';
 import type { Instead } from '../slips/slip';
 import { radians } from '../../units/units';
-import { polar, type PlanePoint } from '../../units/plane';
-import { sharedMoves } from '../party/checked';
+import { polar, scaled, sumOf, type PlanePoint } from '../../units/plane';
+import { localTurn, sharedMoves } from '../party/checked';
+import { localOf } from './taken-out';
 import { moved, times } from './two-by-two';
 
 /** A line that lies elsewhere. */
@@ -37,7 +38,7 @@ export function withLine(network: Network, index: number, instead: Instead): Net
 export function squareAfter(adjusted: Adjusted, changes: readonly Change[]): number {
   const { network, factor, shared, effects, lines, places } = adjusted;
   const count = network.sources.length;
-  const right = new Float64Array(2 * network.nodes);
+  const right = new Float64Array(2 * (network.nodes + (network.locals?.length ?? 0)));
   const pulls = new Float64Array(count);
   let square = adjusted.chiSquare;
   for (const { line: index, instead } of changes) {
@@ -45,7 +46,8 @@ export function squareAfter(adjusted: Adjusted, changes: readonly Change[]): num
     const there = vectorOf(instead);
     const shift = { east: there.east - east, north: there.north - north };
     const { own } = sharedMoves(adjusted, index);
-    const by = moved(own, shared.values);
+    const turn = localTurn(adjusted, index);
+    const by = sumOf(moved(own, shared.values), scaled(turn, localOf(adjusted, index)));
     const residual = {
       east: east + by.east - (places[2 * to]! - places[2 * from]!),
       north: north + by.north - (places[2 * to + 1]! - places[2 * from + 1]!),
@@ -57,6 +59,8 @@ export function squareAfter(adjusted: Adjusted, changes: readonly Change[]): num
     right[2 * to + 1]! += pull.north;
     right[2 * from]! -= pull.east;
     right[2 * from + 1]! -= pull.north;
+    const { local } = lines[index]!;
+    if (local !== -1) right[2 * local]! -= turn.east * pull.east + turn.north * pull.north;
     for (let i = 0; i < count; i++) {
       pulls[i]! += pull.east * own[i]! + pull.north * own[count + i]!;
     }

@@ -52,6 +52,9 @@ export const suspectsOf = ({ party, test }: Survey): Suspect[] =>
 /** So many of the likeliest are adjusted in full. */
 const MOST_ADJUSTED = 8;
 
+/** Rounds for one of them: where a slip was made its mending settles in a few. */
+const MOST_MENDED_ROUNDS = 10;
+
 /** Legs of an outing up to which slips that go on from a leg are looked for. */
 const MOST_GOING_ON = 300;
 
@@ -176,7 +179,9 @@ function inFull(
   // What has no reading of its own is told by the others alone.
   if (goesOn || weighed.joined || instead.missingMetres !== undefined || instead.isNothing)
     return weighed;
-  const mended = adjustNetwork(withLine(network, line, instead), elimination);
+  const mended = adjustNetwork(withLine(network, line, instead), elimination, {
+    mostRounds: MOST_MENDED_ROUNDS,
+  });
   const gain = (weighed.chiSquareLeft - mended.chiSquare) / 2;
   return { ...weighed, logOdds: weighed.logOdds + gain, chiSquareLeft: mended.chiSquare };
 }

@@ -1,17 +1,28 @@
 import { legCovariance, type Covariance } from '../../errors/covariance';
-import { polar, type PlanePoint } from '../../units/plane';
+import { ORIGIN, polar, scaled, sumOf, type PlanePoint } from '../../units/plane';
 import type { Adjusted } from '../network/adjust';
+import type { LineCovariance } from '../network/line-covariances';
 import { LEAST_VARIANCE, type Network, type NetworkLine } from '../network/readings';
 import type { Instead } from '../slips/slip';
-import { addJoint, sharedMoves, type CheckedLine } from '../party/checked';
+import {
+  addJoint,
+  localTurn,
+  readingMoves,
+  sharedMoves,
+  withoutLocal,
+  type CheckedLine,
+} from '../party/checked';
 import { vectorOf } from './mended';
-import { apply, crossOf, inverseOf, moved, sandwich, times } from './two-by-two';
+import { apply, crossOf, inverseOf, moved, sandwich, times, type Square } from './two-by-two';
 
 /** What the other readings say of a line. */
 export interface TakenOut {
   readonly check: CheckedLine;
   readonly path: Float64Array;
   readonly own: Float64Array;
+  /** What the shared errors change the line's local error by, and what that moves its end by. */
+  readonly local: Float64Array;
+  readonly turn: PlanePoint;
   /** (C - V)⁻¹, and what the line came out as more than it was read. */
   readonly inverse: Covariance;
   readonly off: PlanePoint;
@@ -23,14 +34,17 @@ export function takenOut(adjusted: Adjusted, line: number, check: CheckedLine): 
   const left = { xx: c.xx - v.xx, xy: c.xy - v.xy, yy: c.yy - v.yy };
   const determinant = left.xx * left.yy - left.xy ** 2;
   if (determinant <= 1e-9 * (c.xx * c.yy - c.xy ** 2)) return null;
-  const { path, own } = sharedMoves(adjusted, line);
+  const { path, own, local } = sharedMoves(adjusted, line);
+  const turn = localTurn(adjusted, line);
   const { from, to, east, north } = adjusted.lines[line]!;
   const { places, shared } = adjusted;
-  const shift = moved(own, shared.values);
+  const shift = sumOf(moved(own, shared.values), scaled(turn, localOf(adjusted, line)));
   return {
     check,
     path,
     own,
+    local,
+    turn,
     inverse: inverseOf(left, determinant),
     off: {
       east: east - (places[2 * to]! - places[2 * from]! - shift.east),
@@ -41,7 +55,7 @@ export function takenOut(adjusted: Adjusted, line: number, check: CheckedLine): 
 
 /** The log likelihood of a line, as it would be written, by all others; its square in sigmas. */
 export function likelihood(
-  { check, path, own, inverse, off }: TakenOut,
+  { check, path, own, local, turn, inverse, off }: TakenOut,
   adjusted: Adjusted,
   index: number,
   instead: Instead,
@@ -50,12 +64,15 @@ export function likelihood(
   const line = network.lines[index]!;
   const there = vectorOf(instead);
   const effects = effectsOf(adjusted.network, line, instead);
-  const moves = path.map((value, i) => value - effects[i]!);
-  const asRead = path.map((value, i) => value - own[i]!);
+  const turnThere = line.local === undefined || instead.isNothing ? ORIGIN : turnOf(instead);
+  const moves = readingMoves(path, effects, local, turnThere);
+  const asRead = readingMoves(path, own, local, turn);
   // Covariance of the line as it would be written, with the line that is taken out.
-  const cross = crossOf(check.between, moves, asRead, shared.covariance);
-  const rest = addJoint(check.between, moves, moves, shared.covariance);
-  const shift = moved(effects, shared.values);
+  const between = localCross(check.between, turnThere, turn);
+  const cross = crossOf(between, moves, asRead, shared.covariance);
+  const rest = addJoint(withoutLocal(check.between, turnThere), moves, moves, shared.covariance);
+  const byLocal = scaled(turnThere, localOf(adjusted, index));
+  const shift = sumOf(moved(effects, shared.values), byLocal);
   const pulled = apply(cross, times(inverse, off));
   const [from, to] = [2 * line.from, 2 * line.to];
   const east = there.east - (places[to]! - places[from]! - shift.east - pulled.east);
@@ -68,6 +85,29 @@ export function likelihood(
   const determinant = xx * yy - xy * xy;
   const square = (yy * east * east - 2 * xy * east * north + xx * north * north) / determinant;
   return { log: -0.5 * (square + Math.log(determinant)), square };
+}
+
+/** The local error of a line; 0 for one without. */
+export function localOf({ network, locals }: Adjusted, index: number): number {
+  const { local } = network.lines[index]!;
+  return local === undefined ? 0 : locals[local]!;
+}
+
+/** What one unit of an error of its bearing would move the line's end by. */
+const turnOf = ({ bearingDegrees, metres }: Instead): PlanePoint => {
+  const { east, north } = polar(bearingDegrees, metres);
+  return { east: north, north: -east };
+};
+
+/** The covariance of a line with one local effect with the same line with another. */
+function localCross(between: LineCovariance, one: PlanePoint, other: PlanePoint): Square {
+  const { xx, xy, yy, localEast, localNorth, local } = between;
+  return [
+    xx - localEast * other.east - one.east * localEast + local * one.east * other.east,
+    xy - localEast * other.north - one.east * localNorth + local * one.east * other.north,
+    xy - localNorth * other.east - one.north * localEast + local * one.north * other.east,
+    yy - localNorth * other.north - one.north * localNorth + local * one.north * other.north,
+  ];
 }
 
 /** What one unit of each shared error would move the line by. */

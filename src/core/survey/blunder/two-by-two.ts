@@ -6,13 +6,13 @@ export type Square = readonly [number, number, number, number];
 
 /** R + A·S⁻¹·B' of two matrices of two rows. */
 export function crossOf(
-  rest: Covariance,
+  rest: Square,
   a: Float64Array,
   b: Float64Array,
   joint: Float64Array,
 ): Square {
   const count = a.length / 2;
-  const sum: [number, number, number, number] = [rest.xx, rest.xy, rest.xy, rest.yy];
+  const sum: [number, number, number, number] = [...rest];
   for (let i = 0; i < count; i++) {
     for (let j = 0; j < count; j++) {
       const common = joint[i * count + j]!;

@@ -4,7 +4,7 @@ import type { Position } from '../../readings/position';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import { degrees, type Degrees } from '../../units/units';
 import { crossing, cutBetween, sightLine } from './point/cuts';
-import { fixBy, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
+import { fixBy, misfit, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
 import type { BearingReadAt, Observation } from './point/observation';
 import {
   NO_STATIONS,
@@ -76,10 +76,14 @@ export interface LineCrossing extends EarthFix {
 
 /** Nearer than this, two crossings are one: at a corner of the line. */
 const SAME_CROSSING_METRES = 1;
+/** A line that winds over the lines of sight is tried at so many of its stretches. */
+const MOST_STRETCHES = 30;
 
 /**
- * The places on a line feature where the bearings meet it: one for each crossing with the mark
- * ahead, those that fit best first.
+ * The places on a line feature where the bearings meet it: at most one for each stretch that one
+ * of them meets with its mark ahead, those that fit best first. Each is solved from the crossing of
+ * its stretch that fits all bearings best, which is found in closed form; of a line with very many
+ * such stretches the best 30 are tried.
  */
 export function crossingsOnEarth(
   { sights, scale, around, solveCompass }: EarthQuestion,
@@ -93,7 +97,7 @@ export function crossingsOnEarth(
   const warnings: FixAnswer['warnings'][number][] = [];
   const why: FixAnswer['warnings'][number][] = [];
   const crossings: LineCrossing[] = [];
-  for (const guess of meetings(observationsOf(sights, begin, scale, around), line, begin)) {
+  for (const guess of likelyMeetings(observationsOf(sights, begin, scale, around), line, begin)) {
     const { found, warnings: said } = settle(positionAt(begin, guess.place), (origin) => {
       // A stretch is tried from its own crossing, and not from those of others.
       const [from, to] = guess.stretch.map((position) => planePointOf(origin, position));
@@ -126,12 +130,40 @@ export function crossingsOnEarth(
   };
 }
 
+/** The best meeting of each stretch, the likeliest stretches first. */
+function likelyMeetings(
+  observations: readonly Observation[],
+  line: LineFeature,
+  origin: Position,
+): Meeting[] {
+  const best = new Map<number, Meeting & { behind: number; square: number }>();
+  for (const meeting of meetings(observations, line, origin)) {
+    const { behind, square } = misfit(observations, meeting.place);
+    const known = best.get(meeting.corner);
+    const isBetter =
+      !known || behind < known.behind || (behind === known.behind && square < known.square);
+    if (isBetter) best.set(meeting.corner, { ...meeting, behind, square });
+  }
+  return [...best.values()]
+    .sort((a, b) => a.behind - b.behind || a.square - b.square || a.corner - b.corner)
+    .slice(0, MOST_STRETCHES);
+}
+
+/** Where a line of sight meets a stretch of a line. */
+interface Meeting {
+  readonly place: PlanePoint;
+  /** The corner that the stretch leads to. */
+  readonly corner: number;
+  readonly stretch: readonly [Position, Position];
+  readonly cutDegrees: Degrees;
+}
+
 /** Where lines of sight meet the stretches of a line, with the mark ahead. */
 function* meetings(
   observations: readonly Observation[],
   { positions }: LineFeature,
   origin: Position,
-) {
+): Generator<Meeting> {
   const points = positions.map((position) => planePointOf(origin, position));
   const bearings = observations.filter((each): each is BearingReadAt => each.kind === 'bearing');
   for (const [i, to] of points.entries()) {
@@ -148,7 +180,7 @@ function* meetings(
       if (!met || met.metres < 0 || !(beyond >= -ROUNDING && beyond <= length + ROUNDING)) continue;
       const cutDegrees = cutBetween(degrees(bearing.bearing), azimuthOf(toward));
       const [a, b] = [positions[i - 1]!, positions[i]!];
-      yield { place: met.place, stretch: [a, b], cutDegrees };
+      yield { place: met.place, corner: i, stretch: [a, b], cutDegrees };
     }
   }
 }

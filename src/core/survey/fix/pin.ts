@@ -2,6 +2,7 @@ import { sharedScale } from '../shared-scale';
 import type { Solution } from '../solution';
 import { logSights } from './log-sights';
 import { fixOnEarth, type EarthFix } from './on-earth';
+import { MOST_READINGS } from './point/fix';
 import { StationsAround } from './sights';
 
 /**
@@ -12,7 +13,8 @@ import { StationsAround } from './sights';
 export function startByFix(solution: Solution): EarthFix | null {
   const { frame } = solution.places;
   if (frame.north !== 'true') return null;
-  const sights = logSights(solution);
+  // The nearest ones to the start, which say the most of it: more are not solved at once.
+  const sights = logSights(solution).slice(0, MOST_READINGS);
   const scale = sharedScale(solution.errors, frame.norths);
   const around = new StationsAround(solution, 0);
   return fixOnEarth({ sights, scale, around, solveCompass: false }).found;

@@ -18,9 +18,11 @@ import { LEAST_VARIANCE, type Network, type NetworkLine } from './readings';
  * | w      | the line without its errors, to first order    | m       | D·u - ∂·e, at this round    |
  * | W      | weight of the line, the inverse of             | 1/m²    | σd²d²·uu' + σb²D²·vv'       |
  * | J_k    | what one unit of s_k moves its end by          | m       | a_k·d·u, or a_k·D·v         |
+ * | t, j   | the local error of a line; what it moves       | rad, m  | j = D·v                     |
  *
- * The sum of (x_to - x_from - w - Σ J·s)'·W·(…) and of s²/σ² becomes least; the lines are turned to
- * where they then lie, until no node moves by a millimetre. Source: E. M. Mikhail and F. Ackermann,
+ * The sum of (x_to - x_from - w - Σ J·s - j·t)'·W·(…), of s²/σ² and of t²/σ² becomes least; the
+ * lines are turned to where they then lie, until no node moves by a millimetre. Local errors are
+ * eliminated with the nodes (factor.ts), the shared ones after all of them. Source: E. M. Mikhail and F. Ackermann,
  * Observations and Least Squares, 1976 (memory).
  */
 const SETTLED_METRES = 1e-3;
@@ -39,6 +41,10 @@ interface Turned {
   readonly metres: number;
   /** What one unit of each of its shared errors moves its end by, in metres, two numbers each. */
   readonly effects: Float64Array;
+  /** The place of its local error behind the nodes, or -1; what one unit moves its end by. */
+  readonly local: number;
+  readonly localEast: number;
+  readonly localNorth: number;
 }
 
 /** A network that was adjusted. */
@@ -46,10 +52,15 @@ export interface Adjusted {
   readonly network: Network;
   /** East and north of each node, in metres. */
   readonly places: Float64Array;
+  /** The local errors, in radians. */
+  readonly locals: Float64Array;
   readonly shared: SharedPosterior;
   /** N⁻¹: the covariance of places by the readings' own errors. */
   readonly factor: Factor;
-  /** What one unit of each shared error moves the nodes by: two rows a node. */
+  /**
+   * What one unit of each shared error moves the nodes by: two rows a node. Behind the nodes, what
+   * it changes the local errors by: two rows each, the second of no meaning.
+   */
   readonly effects: Float64Array;
   readonly lines: readonly Turned[];
   /** Residuals of each line: ed, then eb. */
@@ -69,10 +80,18 @@ export interface AdjustOptions {
 }
 
 /** The order for a network, which stays the same as long as its lines join the same nodes. */
-export const orderOf = ({ nodes, lines }: Network): Elimination =>
+export const orderOf = ({ nodes, lines, locals = [] }: Network): Elimination =>
   eliminationOrder(
-    nodes,
-    lines.map(({ from, to }) => [from, to] as const),
+    nodes + locals.length,
+    lines.flatMap(({ from, to, local }) =>
+      local === undefined
+        ? [[from, to] as const]
+        : ([
+            [from, to],
+            [from, nodes + local],
+            [to, nodes + local],
+          ] as const),
+    ),
   );
 
 /** Adjusts a network whose lines join all of its nodes. */
@@ -84,19 +103,21 @@ export function adjustNetwork(
   const { lines, sources } = network;
   const residuals = new Float64Array(2 * lines.length);
   let values: Float64Array = new Float64Array(sources.length);
+  let locals: Float64Array = new Float64Array(network.locals?.length ?? 0);
   let last: Float64Array | null = null;
   for (let round = 1; ; round++) {
     const turned = lines.map((line, i) =>
-      turnedLine(network, line, residuals[2 * i]!, residuals[2 * i + 1]!, values),
+      turnedLine(network, line, residuals[2 * i]!, residuals[2 * i + 1]!, values, locals),
     );
     const solved = solveRound(network, elimination, turned);
     values = solved.shared.values;
+    locals = solved.locals;
     for (const [i, line] of turned.entries()) setResidual(network, i, line, solved, residuals);
     onRound?.(round);
     const isSettled = last !== null && farthest(last, solved.places) < SETTLED_METRES;
     last = solved.places;
     if (!isSettled && round < mostRounds) continue;
-    const chiSquare = sumOfSquares(network, residuals, values);
+    const chiSquare = sumOfSquares(network, residuals, values, locals);
     return { network, ...solved, lines: turned, residuals, chiSquare, redundancy: spare(network) };
   }
 }
@@ -112,13 +133,16 @@ const farthest = (before: Float64Array, after: Float64Array): number =>
 
 /** A line at where it lies by the residuals and the shared errors so far. */
 function turnedLine(
-  { sources }: Network,
+  { nodes, sources }: Network,
   line: NetworkLine,
   ownAlong: number,
   ownAcross: number,
   values: Float64Array,
+  locals: Float64Array,
 ): Turned {
+  const { local } = line;
   let [along, across] = [ownAlong, ownAcross];
+  if (local !== undefined) across += locals[local]!;
   for (const { source, share } of line.shared) {
     if (sources[source]!.of === 'distance') along += share * values[source]!;
     else across += share * values[source]!;
@@ -144,6 +168,9 @@ function turnedLine(
     cos,
     metres: length,
     effects,
+    local: local === undefined ? -1 : nodes + local,
+    localEast: local === undefined ? 0 : length * cos,
+    localNorth: local === undefined ? 0 : -length * sin,
   };
 }
 
@@ -160,12 +187,14 @@ function weightOf(line: NetworkLine, length: number, sin: number, cos: number): 
 
 /** Places and shared errors for lines that lie so. */
 function solveRound(network: Network, elimination: Elimination, turned: readonly Turned[]) {
-  const { nodes, lines, sources } = network;
+  const { nodes, lines, sources, locals = [] } = network;
+  const all = nodes + locals.length;
   const count = sources.length;
   const columns = count + 1;
-  const factor = new Factor(nodes, elimination, turned);
+  const priors = locals.map(({ error }) => error.sigma ** -2);
+  const factor = new Factor(all, elimination, turned, priors);
   // Column 0 is A'Ww, the others A'WJ.
-  const right = new Float64Array(2 * nodes * columns);
+  const right = new Float64Array(2 * all * columns);
   const matrix = sources.map(({ sigma }, i) => sources.map((_, j) => (i === j ? sigma ** -2 : 0)));
   const b = sources.map(() => 0);
   for (const [index, line] of turned.entries()) {
@@ -184,7 +213,7 @@ function solveRound(network: Network, elimination: Elimination, turned: readonly
   }
   const solution = right.slice();
   factor.solve(solution, columns);
-  for (let row = 2; row < 2 * nodes; row++) {
+  for (let row = 2; row < 2 * all; row++) {
     const at = row * columns;
     for (let i = 0; i < count; i++) {
       const pull = right[at + i + 1]!;
@@ -193,18 +222,20 @@ function solveRound(network: Network, elimination: Elimination, turned: readonly
     }
   }
   const shared = solveShared(matrix, b);
-  const places = new Float64Array(2 * nodes);
-  const effects = new Float64Array(2 * nodes * count);
-  for (let row = 2; row < 2 * nodes; row++) {
+  const found = new Float64Array(2 * all);
+  const effects = new Float64Array(2 * all * count);
+  for (let row = 2; row < 2 * all; row++) {
     let value = solution[row * columns]!;
     for (let i = 0; i < count; i++) {
       const effect = solution[row * columns + i + 1]!;
       effects[row * count + i] = effect;
       value += effect * shared.values[i]!;
     }
-    places[row] = value;
+    found[row] = value;
   }
-  return { factor, places, shared, effects };
+  const places = found.slice(0, 2 * nodes);
+  const turns = Float64Array.from(locals, (_, i) => found[2 * (nodes + i)]!);
+  return { factor, places, locals: turns, shared, effects };
 }
 
 const weighted = ({ xx, xy, yy }: Covariance, east: number, north: number) => ({
@@ -216,9 +247,12 @@ function addRight(
   right: Float64Array,
   columns: number,
   column: number,
-  { from, to }: Turned,
+  { from, to, local, localEast, localNorth }: Turned,
   { east, north }: { east: number; north: number },
 ): void {
+  if (local !== -1) {
+    right[2 * local * columns + column]! -= localEast * east + localNorth * north;
+  }
   right[2 * to * columns + column]! += east;
   right[(2 * to + 1) * columns + column]! += north;
   right[2 * from * columns + column]! -= east;
@@ -230,7 +264,7 @@ function setResidual(
   { lines }: Network,
   index: number,
   line: Turned,
-  { places, shared }: { places: Float64Array; shared: SharedPosterior },
+  { places, shared, locals }: Pick<Adjusted, 'places' | 'shared' | 'locals'>,
   residuals: Float64Array,
 ): void {
   const { from, to, sin, cos, metres, effects } = line;
@@ -240,6 +274,11 @@ function setResidual(
     east -= effects[2 * i]! * shared.values[source]!;
     north -= effects[2 * i + 1]! * shared.values[source]!;
   }
+  const { local } = lines[index]!;
+  if (local !== undefined) {
+    east -= line.localEast * locals[local]!;
+    north -= line.localNorth * locals[local]!;
+  }
   const read = lines[index]!.metres;
   // A sighting, whose length was not read, is as long as the places say.
   residuals[2 * index] = read > 0 ? (east * sin + north * cos) / read : 0;
@@ -248,9 +287,10 @@ function setResidual(
 
 /** The weighted squares of what readings and shared errors came out as. */
 function sumOfSquares(
-  { lines, sources }: Network,
+  { lines, sources, locals: errors = [] }: Network,
   residuals: Float64Array,
   values: Float64Array,
+  locals: Float64Array,
 ): number {
   let sum = 0;
   for (const [i, { metres, alongVariance, acrossVariance }] of lines.entries()) {
@@ -260,5 +300,6 @@ function sumOfSquares(
       (residuals[2 * i + 1]! ** 2 * square) / Math.max(LEAST_VARIANCE, acrossVariance * square);
   }
   for (const [k, { sigma }] of sources.entries()) sum += (values[k]! / sigma) ** 2;
+  for (const [k, { error }] of errors.entries()) sum += (locals[k]! / error.sigma) ** 2;
   return sum;
 }

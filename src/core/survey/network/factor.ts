@@ -2,11 +2,18 @@ import type { Covariance } from '../../errors/covariance';
 import { eliminateFirst, updateOf } from './front';
 import type { Elimination } from './ordering';
 
-/** What a line puts into the normal equations: its weight, a symmetric 2 by 2 matrix. */
+/**
+ * What a line puts into the normal equations: its weight, a symmetric 2 by 2 matrix; and for one
+ * with a local error, the place of that among the nodes and what one unit of it moves the end by.
+ */
 export interface Weighted {
   readonly from: number;
   readonly to: number;
   readonly weight: Covariance;
+  /** -1 for none. */
+  readonly local: number;
+  readonly localEast: number;
+  readonly localNorth: number;
 }
 
 /**
@@ -16,6 +23,7 @@ export interface Weighted {
  *
  * | symbol | meaning                                          | equation                             |
  * | N      | normal matrix of the places, 2 by 2 blocks       | Σ over lines of ±W                   |
+ * | t      | a local error: a node with one unknown           | j'Wj + 1/σ²; with places ±Wj         |
  * | F      | front of node p: p, and the nodes it meets       | lines of p, and updates left to it   |
  * | L, T   | its factor, and what it does to those it meets   | F11 = L·L',  T = F21·L⁻ᵀ             |
  * | U      | the update that it leaves                        | F22 - T·T'                           |
@@ -32,9 +40,11 @@ export class Factor {
     nodes: number,
     readonly elimination: Elimination,
     lines: readonly Weighted[],
+    /** The inverse variances of the local errors, which are the last of the nodes. */
+    priors: readonly number[] = [],
   ) {
     const { order, front } = elimination;
-    const { diagonal, firstOff, nextOff, off } = assembled(nodes, elimination, lines);
+    const { diagonal, firstOff, nextOff, off } = assembled(nodes, elimination, lines, priors);
     // What nodes left, by the next node of each: a chain through those that left it something.
     const firstLeft = new Int32Array(nodes).fill(-1);
     const nextLeft = new Int32Array(nodes).fill(-1);
@@ -52,12 +62,12 @@ export class Factor {
       matrix[size] = diagonal[3 * node + 1]!;
       matrix[size + 1] = diagonal[3 * node + 2]!;
       for (let i = firstOff[node]!; i !== -1; i = nextOff[i]!) {
-        const { to, weight } = off[i]!;
+        const { to, xx, xy, yx, yy } = off[i]!;
         const at = place[to]! * size;
-        matrix[at]! -= weight.xx;
-        matrix[at + 1]! -= weight.xy;
-        matrix[at + size]! -= weight.xy;
-        matrix[at + size + 1]! -= weight.yy;
+        matrix[at]! += xx;
+        matrix[at + 1]! += xy;
+        matrix[at + size]! += yx;
+        matrix[at + size + 1]! += yy;
       }
       for (let of = firstLeft[node]!; of !== -1; of = nextLeft[of]!) {
         addUpdate(matrix, size, updates[of]!, front[of]!, place);
@@ -189,35 +199,65 @@ export class Factor {
 
 const NOTHING = new Float64Array(0);
 
-/** A block off the diagonal, without its sign, in the row of the node that goes later. */
+/** A block off the diagonal, in the rows of the node that goes later. */
 interface OffBlock {
   readonly to: number;
-  readonly weight: Covariance;
+  readonly xx: number;
+  readonly xy: number;
+  readonly yx: number;
+  readonly yy: number;
 }
 
 /** The normal matrix: its diagonal blocks, and the others in chains by the node that goes first. */
-function assembled(nodes: number, { position }: Elimination, lines: readonly Weighted[]) {
+function assembled(
+  nodes: number,
+  { position }: Elimination,
+  lines: readonly Weighted[],
+  priors: readonly number[],
+) {
   const diagonal = new Float64Array(3 * nodes);
   const firstOff = new Int32Array(nodes).fill(-1);
-  const nextOff = new Int32Array(lines.length).fill(-1);
+  const nextOff: number[] = [];
   const off: OffBlock[] = [];
-  for (const { from, to, weight } of lines) {
-    if (from === to) continue;
-    for (let end = 0; end < 2; end++) {
-      const at = 3 * (end === 0 ? from : to);
-      diagonal[at]! += weight.xx;
-      diagonal[at + 1]! += weight.xy;
-      diagonal[at + 2]! += weight.yy;
-    }
-    if (from === 0 || to === 0) continue;
-    const fromFirst = position[from]! < position[to]!;
-    const first = fromFirst ? from : to;
-    nextOff[off.length] = firstOff[first]!;
+  const onDiagonal = (node: number, xx: number, xy: number, yy: number) => {
+    diagonal[3 * node]! += xx;
+    diagonal[3 * node + 1]! += xy;
+    diagonal[3 * node + 2]! += yy;
+  };
+  /** A block by the rows of one node and the columns of another; its mirror goes without saying. */
+  const between = (row: number, column: number, [xx, xy, yx, yy]: Block) => {
+    if (row === 0 || column === 0) return;
+    const isLater = position[row]! > position[column]!;
+    const first = isLater ? column : row;
+    nextOff.push(firstOff[first]!);
     firstOff[first] = off.length;
-    off.push({ to: fromFirst ? to : from, weight });
+    off.push(isLater ? { to: row, xx, xy, yx, yy } : { to: column, xx, xy: yx, yx: xy, yy });
+  };
+  for (const { from, to, weight, local, localEast, localNorth } of lines) {
+    const { xx, xy, yy } = weight;
+    const isLoop = from === to;
+    if (!isLoop) {
+      onDiagonal(from, xx, xy, yy);
+      onDiagonal(to, xx, xy, yy);
+      between(from, to, [-xx, -xy, -xy, -yy]);
+    }
+    if (local === -1) continue;
+    const [pullEast, pullNorth] = [
+      xx * localEast + xy * localNorth,
+      xy * localEast + yy * localNorth,
+    ];
+    onDiagonal(local, localEast * pullEast + localNorth * pullNorth, 0, 0);
+    if (isLoop) continue;
+    between(from, local, [pullEast, 0, pullNorth, 0]);
+    between(to, local, [-pullEast, 0, -pullNorth, 0]);
   }
+  // The second unknown of a local error is none: it is kept apart, at 0.
+  for (const [i, prior] of priors.entries()) onDiagonal(nodes - priors.length + i, prior, 0, 1);
   return { diagonal, firstOff, nextOff, off };
 }
+
+/** A 2 by 2 block, row by row. */
+type Block = readonly [number, number, number, number];
 
 /** Adds what a node left to the front of the next one; both lower triangles. */
 function addUpdate(

@@ -1,6 +1,16 @@
 import { NO_COVARIANCE, type Covariance } from '../../errors/covariance';
 import type { Factor } from './factor';
 
+/** The covariance of the vector along a line, N⁻¹ between its ends, and with its local error. */
+export interface LineCovariance extends Covariance {
+  /** With the local error, in metres times radians, and its variance; 0 where there is none. */
+  readonly localEast: number;
+  readonly localNorth: number;
+  readonly local: number;
+}
+
+const NOTHING: LineCovariance = { ...NO_COVARIANCE, localEast: 0, localNorth: 0, local: 0 };
+
 /** A node with the inverse among those that it meets: square, both triangles. */
 interface Due {
   readonly node: number;
@@ -22,15 +32,23 @@ interface Due {
  */
 export function lineCovariances(
   factor: Factor,
-  lines: readonly { readonly from: number; readonly to: number }[],
-): Covariance[] {
+  lines: readonly {
+    readonly from: number;
+    readonly to: number;
+    /** Its local error among the nodes; -1 for none. */
+    readonly local?: number;
+  }[],
+): LineCovariance[] {
   const { order, position, front } = factor.elimination;
-  const found: Covariance[] = lines.map(() => NO_COVARIANCE);
+  const found: LineCovariance[] = lines.map(() => NOTHING);
   const linesOf = new Map<number, number[]>();
-  for (const [index, { from, to }] of lines.entries()) {
-    if (from === to) continue;
-    const isFirst = to === 0 || (from !== 0 && position[from]! < position[to]!);
-    push(linesOf, isFirst ? from : to, index);
+  for (const [index, { from, to, local = -1 }] of lines.entries()) {
+    const ends = from === to ? [] : [from, to];
+    const [first] = [...ends, local]
+      .filter((node) => node > 0)
+      .sort((a, b) => position[a]! - position[b]!);
+    // Where the first of them goes, it meets the others.
+    if (first !== undefined) push(linesOf, first, index);
   }
   const children = new Map<number, number[]>();
   const due: Due[] = [];
@@ -48,9 +66,12 @@ export function lineCovariances(
     place[node] = 0;
     const size = 2 + 2 * met.length;
     for (const index of linesOf.get(node) ?? []) {
-      const { from, to } = lines[index]!;
-      const other = from === node ? to : from;
-      found[index] = difference(inverse, size, other === 0 ? null : place[other]!);
+      const { from, to, local = -1 } = lines[index]!;
+      const at = (one: number) => (one > 0 ? place[one]! : null);
+      found[index] =
+        from === to
+          ? along(inverse, size, null, null, at(local))
+          : along(inverse, size, at(from), at(to), at(local));
     }
     for (const child of children.get(node) ?? []) {
       due.push({ node: child, among: taken(inverse, size, front[child]!, place) });
@@ -116,14 +137,28 @@ function inverseAt({ pivots, below }: Factor, { node, among }: Due): Float64Arra
   return inverse;
 }
 
-/** The covariance of the difference between the first node of an inverse and one of the others. */
-function difference(z: Float64Array, size: number, at: number | null): Covariance {
-  const [xx, xy, yy] = [z[0]!, z[1]!, z[size + 1]!];
-  if (at === null) return { xx, xy, yy };
-  const row = at * size + at;
+/** The covariance of a line, by where its ends and its local error are in an inverse. */
+function along(
+  z: Float64Array,
+  size: number,
+  from: number | null,
+  to: number | null,
+  local: number | null,
+): LineCovariance {
+  const at = (a: number | null, row: number, b: number | null, column: number): number =>
+    a === null || b === null ? 0 : z[(a + row) * size + b + column]!;
+  const between = (row: number, column: number) =>
+    at(to, row, to, column) +
+    at(from, row, from, column) -
+    at(to, row, from, column) -
+    at(from, row, to, column);
+  const withLocal = (row: number) => at(to, row, local, 0) - at(from, row, local, 0);
   return {
-    xx: xx + z[row]! - 2 * z[at]!,
-    xy: xy + z[row + 1]! - z[at + 1]! - z[size + at]!,
-    yy: yy + z[row + size + 1]! - 2 * z[size + at + 1]!,
+    xx: between(0, 0),
+    xy: between(0, 1),
+    yy: between(1, 1),
+    localEast: withLocal(0),
+    localNorth: withLocal(1),
+    local: at(local, 0, local, 0),
   };
 }

@@ -22,6 +22,18 @@ export interface NetworkLine {
   readonly alongVariance: number;
   readonly acrossVariance: number;
   readonly shared: readonly SharedPart[];
+  /** Which of the network's local errors turns this bearing; none without it. */
+  readonly local?: number;
+}
+
+/**
+ * An error of one node, such as iron there: it turns every bearing that was read at the node, and
+ * nothing else. It is solved for beside its node, so that any number of them cost no more than as
+ * many nodes.
+ */
+export interface LocalError {
+  readonly node: number;
+  readonly error: SharedError;
 }
 
 /** Everything that was read, of one outing or of several. Node 0 is the origin. */
@@ -32,6 +44,7 @@ export interface Network {
   readonly lines: readonly NetworkLine[];
   /** Errors that lines share, each with its prior sigma, which is above 0. */
   readonly sources: readonly SharedError[];
+  readonly locals?: readonly LocalError[];
 }
 
 /** A line nearer than this is as good as its end: no reading is better than a millimetre. */

@@ -1,5 +1,6 @@
 import type { Covariance } from '../../errors/covariance';
-import { lineCovariances } from '../network/line-covariances';
+import type { PlanePoint } from '../../units/plane';
+import { lineCovariances, type LineCovariance } from '../network/line-covariances';
 import type { Adjusted } from '../network/adjust';
 import { LEAST_VARIANCE } from '../network/readings';
 
@@ -9,8 +10,8 @@ export interface CheckedLine {
   readonly own: Covariance;
   /** Covariance of the line without its own errors, after the adjustment, V. */
   readonly after: Covariance;
-  /** N⁻¹ between its ends. */
-  readonly between: Covariance;
+  /** N⁻¹ between its ends, and with its local error. */
+  readonly between: LineCovariance;
   /** How much of the reading the others tell: 0 for nothing, 2 for all of it (1 of a sighting). */
   readonly redundancy: number;
 }
@@ -26,7 +27,7 @@ export const isUnchecked = ({ redundancy }: CheckedLine): boolean => redundancy 
  */
 export function checkedLines(adjusted: Adjusted): CheckedLine[] {
   const { network, lines } = adjusted;
-  const between = lineCovariances(adjusted.factor, network.lines);
+  const between = lineCovariances(adjusted.factor, lines);
   return lines.map((line, index): CheckedLine => {
     const { sin, cos, metres, weight } = line;
     const read = network.lines[index]!;
@@ -46,16 +47,19 @@ export function checkedLines(adjusted: Adjusted): CheckedLine[] {
 
 /**
  * What one unit of each shared error moves by: the vector between a line's ends, after the
- * adjustment, and the line's own reading. Two rows each, in metres.
+ * adjustment, and the line's own reading. Two rows each, in metres. `local` is what it changes the
+ * line's local error by.
  */
 export function sharedMoves(
   { network, lines, effects }: Adjusted,
   index: number,
-): { readonly path: Float64Array; readonly own: Float64Array } {
+): { readonly path: Float64Array; readonly own: Float64Array; readonly local: Float64Array } {
   const count = network.sources.length;
   const { from, to, shared } = network.lines[index]!;
+  const at = lines[index]!.local;
   const path = new Float64Array(2 * count);
   const own = new Float64Array(2 * count);
+  const local = at === -1 ? new Float64Array(count) : effects.subarray(2 * at * count);
   for (let row = 0; row < 2; row++) {
     for (let i = 0; i < count; i++) {
       path[row * count + i] =
@@ -66,14 +70,45 @@ export function sharedMoves(
     own[source]! += lines[index]!.effects[2 * i]!;
     own[count + source]! += lines[index]!.effects[2 * i + 1]!;
   }
-  return { path, own };
+  return { path, own, local };
 }
 
+/** What the shared errors and the local one move a line by, beside where its ends are. */
+export function readingMoves(
+  path: Float64Array,
+  own: Float64Array,
+  local: Float64Array,
+  turn: PlanePoint,
+): Float64Array {
+  const count = path.length / 2;
+  return path.map((value, i) => {
+    const [by, source] = i < count ? [turn.east, i] : [turn.north, i - count];
+    return value - own[i]! - by * local[source]!;
+  });
+}
+
+/** The covariance of a line less its local error, which moves its end so: R - j·r' - r·j' + j·j'. */
+export function withoutLocal(between: LineCovariance, { east, north }: PlanePoint): Covariance {
+  const { xx, xy, yy, localEast, localNorth, local } = between;
+  return {
+    xx: xx - 2 * east * localEast + local * east * east,
+    xy: xy - east * localNorth - north * localEast + local * east * north,
+    yy: yy - 2 * north * localNorth + local * north * north,
+  };
+}
+
+/** What one unit of a line's local error moves its end by. */
+export const localTurn = ({ lines }: Adjusted, index: number): PlanePoint => ({
+  east: lines[index]!.localEast,
+  north: lines[index]!.localNorth,
+});
+
 /** R + (G - J)·S⁻¹·(G - J)': the covariance of a line as its reading should have been. */
-function afterAdjustment(adjusted: Adjusted, index: number, between: Covariance): Covariance {
-  const { path, own } = sharedMoves(adjusted, index);
-  const moves = path.map((value, i) => value - own[i]!);
-  return addJoint(between, moves, moves, adjusted.shared.covariance);
+function afterAdjustment(adjusted: Adjusted, index: number, between: LineCovariance): Covariance {
+  const { path, own, local } = sharedMoves(adjusted, index);
+  const turn = localTurn(adjusted, index);
+  const moves = readingMoves(path, own, local, turn);
+  return addJoint(withoutLocal(between, turn), moves, moves, adjusted.shared.covariance);
 }
 
 /** R + A·S⁻¹·B' of two matrices of two rows; its symmetric part. */

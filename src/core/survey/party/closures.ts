@@ -23,6 +23,7 @@ export const partOf = (network: Network, indices: readonly number[]): Network =>
   nodes: stationsOf(network),
   lines: indices.map((index) => network.lines[index]!),
   sources: network.sources,
+  locals: network.locals,
 });
 
 /** The lines by which each place is first come to, in the order of the logs; and the others. */

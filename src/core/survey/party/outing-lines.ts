@@ -8,21 +8,34 @@ import { lengthOf, polar, vectorBetween, type PlanePoint } from '../../units/pla
 import { radians, type Degrees, type Metres } from '../../units/units';
 import { landmarkPlaces } from '../landmarks';
 import { legParts, type Part } from '../leg-parts';
-import type { NetworkLine, SharedPart } from '../network/readings';
+import type { LocalError, NetworkLine } from '../network/readings';
 import { sharedAlong } from '../shared-along';
 import { sharedScale } from '../shared-scale';
 import { stationNamed, type Solution, type SolvedLeg } from '../solution';
 import type { Nodes } from './stations';
 
-/** The shared errors of all outings; those of one person's outings are the same. */
+/** The errors of all outings; those of one person's outings are the same. */
 export class SharedSources {
   readonly all: SharedError[] = [];
+  /** Iron at the places where it is in question. */
+  readonly locals: LocalError[] = [];
   private readonly byKey = new Map<string, number>();
+  private readonly byNode = new Map<number, number>();
 
-  /** Errors of the earth's field and of a place are the same for all; others are a person's. */
+  /** Iron at a node, which turns the bearings of everyone who read there. */
+  ironAt(node: number, name: string): number {
+    const known = this.byNode.get(node);
+    if (known !== undefined) return known;
+    this.byNode.set(node, this.locals.length);
+    const sigma = radians(IRON_DEGREES);
+    const error = { source: 'iron', key: `iron ${node}`, about: name, of: 'bearing', sigma } as const;
+    this.locals.push({ node, error });
+    return this.locals.length - 1;
+  }
+
+  /** Errors of the earth's field are the same for all; others are a person's. */
   indexOf(error: SharedError, prefix: string): number {
-    const isOfAll = error.source === 'declination' || error.source === 'iron';
-    const key = isOfAll ? error.key : `${prefix}: ${error.key}`;
+    const key = error.source === 'declination' ? error.key : `${prefix}: ${error.key}`;
     const known = this.byKey.get(key);
     if (known !== undefined) return known;
     this.byKey.set(key, this.all.length);
@@ -103,19 +116,11 @@ export class OutingLines {
     return this.nodes.of({ outing: this.outing, station });
   }
 
-  /** What a bearing read at a station has of iron there. */
-  private ironAt(station: number): SharedPart[] {
-    if (!this.open.has(station)) return [];
+  /** Iron at a station, for a bearing that was read there; none where it is not in question. */
+  private ironAt(station: number): Pick<NetworkLine, 'local'> {
+    if (!this.open.has(station)) return {};
     const node = this.nodeOf(station);
-    const { name } = this.nodes.all[node]!;
-    const error: SharedError = {
-      source: 'iron',
-      key: `iron ${node}`,
-      about: name,
-      of: 'bearing',
-      sigma: radians(IRON_DEGREES),
-    };
-    return [{ source: this.sources.indexOf(error, this.prefix), share: 1 }];
+    return { local: this.sources.ironAt(node, this.nodes.all[node]!.name) };
   }
 
   private legLine(leg: SolvedLeg): NetworkLine {
@@ -132,7 +137,8 @@ export class OutingLines {
       metres,
       alongVariance: leg.alongVariance,
       acrossVariance: leg.acrossVariance,
-      shared: [...shared, ...this.ironAt(from)],
+      shared,
+      ...this.ironAt(from),
     };
   }
 
@@ -183,7 +189,8 @@ export class OutingLines {
       metres,
       alongVariance: Infinity,
       acrossVariance: bearingVariance(walked, errors),
-      shared: [...shared, ...this.ironAt(from)],
+      shared,
+      ...this.ironAt(from),
     };
   }
 

@@ -116,6 +116,7 @@ export function joinOutings(
     landmarks: landmarks.size,
     lines,
     sources: sources.all,
+    locals: sources.locals,
   };
   return ok({ members, north, nodes, network, sources: from });
 }

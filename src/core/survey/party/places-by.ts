@@ -77,6 +77,7 @@ export function compassRule(network: Network): Adjusted {
       alongVariance: 1 / line.metres,
       acrossVariance: 1 / line.metres,
       shared: [],
+      local: undefined,
     }));
   return asRead({ nodes: stationsOf(network), lines: byLength, sources: [] });
 }

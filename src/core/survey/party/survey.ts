@@ -1,9 +1,11 @@
-import { sumCovariance, type Covariance } from '../../errors/covariance';
+import { NO_COVARIANCE, sumCovariance, type Covariance } from '../../errors/covariance';
 import { sharedCovariance } from '../../errors/shared-errors';
 import type { SharedError } from '../../errors/sources/source';
 import type { Method } from '../../model/method';
 import type { Adjusted } from '../network/adjust';
 import { atLeast } from '../network/chi-square';
+import { lineCovariances } from '../network/line-covariances';
+import { addJoint } from './checked';
 import { closuresBy, type SurveyClosure } from './closures';
 import type { Party } from './party';
 import { placesBy } from './places-by';
@@ -57,13 +59,25 @@ function testOf({ chiSquare, redundancy }: Adjusted): WholeTest {
   return { chiSquare, degreesOfFreedom: redundancy, p: atLeast(chiSquare, redundancy) };
 }
 
-function estimatesOf({ network, shared }: Adjusted): Estimate[] {
-  const count = network.sources.length;
-  return network.sources.map((error, i) => ({
+function estimatesOf({ network, shared, locals, factor, effects }: Adjusted): Estimate[] {
+  const { nodes, sources, locals: errors = [] } = network;
+  const count = sources.length;
+  const ofAll = sources.map((error, i) => ({
     error,
     value: shared.values[i]!,
     sigma: Math.sqrt(shared.covariance[i * count + i]!),
   }));
+  const at = errors.map((_, i) => nodes + i);
+  const own = lineCovariances(
+    factor,
+    at.map((local) => ({ from: 0, to: 0, local })),
+  );
+  const ofOne = errors.map(({ error }, i) => {
+    const moves = effects.subarray(2 * at[i]! * count, 2 * (at[i]! + 1) * count);
+    const { xx } = addJoint(NO_COVARIANCE, moves, moves, shared.covariance);
+    return { error, value: locals[i]!, sigma: Math.sqrt(own[i]!.local + xx) };
+  });
+  return [...ofAll, ...ofOne];
 }
 
 /** Covariance of the vector between two places, by all errors together. */

@@ -7,7 +7,7 @@ import { crossing, cutsAt, guesses, sightLine } from './cuts';
 import { DANGER_SHARE, offDangerCircle } from './danger-circle';
 import type { BearingReadAt, Mark, Observation, StationCovariance } from './observation';
 import { pointFix, type PointFix } from './point-fix';
-import { predictedBearing, readAt } from './rows';
+import { predictedBearing, readAt, rowsOf } from './rows';
 import { warningOf, type FixWarning } from './warnings';
 
 /** What is asked: everything that was read, and whether the compass is in question here. */
@@ -89,6 +89,9 @@ export function fixBy(question: FixQuestion): FixAnswer {
 
 /** Why readings tell no place, before anything is computed. */
 function unusableReadings(observations: readonly Observation[]): FixWarning | null {
+  if (observations.length > MOST_READINGS) {
+    return warningOf({ code: 'too-many', most: MOST_READINGS });
+  }
   const here = observations.filter(isBearing).filter(({ from }) => from === null);
   for (const [i, one] of here.entries()) {
     for (const other of here.slice(i + 1)) {
@@ -115,11 +118,41 @@ function noCrossing(bearings: readonly BearingReadAt[]): FixWarning | null {
   return behind.length > 0 ? warningOf({ code: 'behind', names: behind }) : null;
 }
 
+/** The work grows with the cube of the readings: so many take a tenth of a second or so. */
+export const MOST_READINGS = 100;
+/** So many of the guesses are solved from, where two readings at a time give more. */
+const MOST_GUESSES = 12;
+
+/**
+ * The guesses to solve from: all of a few; of many those that fit best as they are, with the fewest
+ * bearings that point away from their marks. Shared errors are left out of that, which only ranks.
+ */
+function likelyGuesses(observations: readonly Observation[]): PlanePoint[] {
+  const all = guesses(observations);
+  if (all.length <= MOST_GUESSES) return all;
+  return all
+    .map((guess) => ({ guess, ...misfit(observations, guess) }))
+    .sort((a, b) => a.behind - b.behind || a.square - b.square)
+    .slice(0, MOST_GUESSES)
+    .map(({ guess }) => guess);
+}
+
+/** How badly readings fit a place, by their own errors alone; and how many point away. */
+export function misfit(observations: readonly Observation[], place: PlanePoint) {
+  let square = 0;
+  for (const [i, each] of observations.entries()) {
+    for (const { w, own } of rowsOf(each, i, place)) square += w ** 2 / Math.max(own, LEAST_OWN);
+  }
+  return { square, behind: behindAt(observations, place).length };
+}
+/** Standing at a place has no error of its own: as if it were read to a metre. */
+const LEAST_OWN = 1e-6;
+
 /** The best of the places that the guesses lead to: ahead of every mark, and fitting best. */
 function bestFix({ observations, stations, solveCompass, near }: FixQuestion): PointFix | null {
   const compassHere = solveCompass ? UNKNOWN_COMPASS ** 2 : 0;
   const options = { stations, compassHere };
-  const found = (near ? [near] : guesses(observations)).flatMap((guess) => {
+  const found = (near ? [near] : likelyGuesses(observations)).flatMap((guess) => {
     const fix = pointFix(observations, guess, options);
     return fix?.settled ? [{ fix, behind: behindAt(observations, fix.place).length }] : [];
   });

@@ -8,6 +8,7 @@ interface Suspect {
 /** What is wrong with a fix, or what to mind. */
 type FixProblem =
   | { readonly code: 'too-few' }
+  | { readonly code: 'too-many'; readonly most: number }
   | { readonly code: 'same-mark'; readonly name: string; readonly second: string }
   | { readonly code: 'bearings-alike'; readonly names: readonly string[] }
   | { readonly code: 'no-crossing' }
@@ -37,6 +38,8 @@ function messageOf(problem: FixProblem): string {
         'One line is not a place yet. Add a bearing to another known place, a line that you ' +
         'are on, or a distance.'
       );
+    case 'too-many':
+      return `One place is found from at most ${problem.most} readings.`;
     case 'same-mark': {
       const { name, second } = problem;
       return name === second
