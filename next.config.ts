@@ -11,6 +11,8 @@ const config: NextConfig = {
   // Fewer and larger files: each costs a request, and packs better. All of them together grow by a
   // sixth, which is copied for offline use once the page is there.
   experimental: { turbopackChunking: { minChunkSize: 100_000 } },
+  // It starts threads from its own files, which a bundler would not bring along.
+  serverExternalPackages: ['piscina'],
   // `npm test` checks all types by itself, tests and scripts as well: once is enough.
   typescript: { ignoreBuildErrors: true },
   redirects: () =>

@@ -1,4 +1,4 @@
-import { mostLines } from '../src/app/api/budget';
+import { mostLines } from '../src/app/api/answering/budget';
 import { readLog } from '../src/core/log-text/read-log';
 import { logbookOf } from '../src/core/model/logbook';
 import { earthModels } from '../src/core/north/loaded-earth-models';
@@ -7,7 +7,7 @@ import { homeAnswer } from '../src/formats/home-answer';
 
 /**
  * What a request costs, in microseconds a line: the costliest kind of line is what the budget of
- * requests (src/app/api/budget.ts) has to be right for.
+ * requests (src/app/api/answering/budget.ts) has to be right for.
  */
 const LINES = 5000;
 const KINDS: Readonly<Record<string, (index: number) => string>> = {

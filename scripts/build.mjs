@@ -10,3 +10,5 @@ execFileSync('npx', ['next', 'build'], {
 });
 await import('./build/csp-hashes.mjs');
 await import('./build/pack-static.mjs');
+const { bundleEndpoints } = await import('./build/endpoints.mjs');
+await bundleEndpoints();

@@ -1,21 +1,27 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 
-/** A port that is free now. */
-export const freePort = () =>
+/** A port that is free now: the one that is wanted, or any. */
+export const freePort = (wanted = 0, host = '127.0.0.1') =>
   new Promise((resolve, reject) => {
     const probe = createServer();
     probe.on('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
+    probe.listen(wanted, host, () => {
       const { port } = probe.address();
       probe.close(() => resolve(port));
     });
   });
 
-/** Starts the built app; resolves when it answers. Ending the child process frees the port. */
+/** Starting takes longer than this only if something is wrong. */
+const LONGEST_START_MS = 60_000;
+
+/**
+ * Starts the built app; resolves once it serves, which it says itself: what answers on the port may
+ * be another program. Ending the child process frees the port.
+ */
 export async function startServer({ port, demo = false, quiet = true }) {
   const child = spawn(process.execPath, ['server/serve.mjs'], {
-    stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit',
+    stdio: [quiet ? 'ignore' : 'inherit', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -26,18 +32,22 @@ export async function startServer({ port, demo = false, quiet = true }) {
   });
   // A script that fails must not leave its server behind.
   process.once('exit', () => child.kill());
-  const url = `http://localhost:${port}`;
-  for (let tries = 0; tries < 200; tries++) {
-    if (child.exitCode !== null) throw new Error('the server ended before it answered');
-    try {
-      await fetch(`${url}/api/start`);
-      return { url, child, stop: () => stopped(child) };
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-  }
-  child.kill();
-  throw new Error('the server did not answer in 20 s');
+  const url = await new Promise((resolve, reject) => {
+    const timer = setTimeout(() => {
+      child.kill();
+      reject(new Error(`the server did not start in ${LONGEST_START_MS / 1000} s`));
+    }, LONGEST_START_MS);
+    child.once('message', (message) => {
+      clearTimeout(timer);
+      child.channel?.unref();
+      resolve(message.url);
+    });
+    child.once('exit', (code) => {
+      clearTimeout(timer);
+      reject(Object.assign(new Error('the server ended before it served'), { code }));
+    });
+  });
+  return { url, child, stop: () => stopped(child) };
 }
 
 function stopped(child) {

@@ -1,5 +1,6 @@
 // npm test: sets itself up, then the build, format, lint, types, dependency rules, unused code,
 // unit and published checks, and the tests in a real browser.
+import '../server/node-version.mjs';
 import { execFile } from 'node:child_process';
 import { ensurePackages, run } from './set-up.mjs';
 

@@ -1,30 +1,58 @@
 // Serves the built app: `node server/serve.mjs`, with PORT (3000). In front of the framework it
-// sets the headers of every response, and ends requests that never end.
+// sets the headers of every response, ends requests that never end, and ends itself in order.
+import './node-version.mjs';
+import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
-import next from 'next';
-import { fileServer } from './files.mjs';
-import { securityHeaders } from './headers.mjs';
+import { resolve } from 'node:path';
+import { listenFault, portWanted } from './port.mjs';
 
 const dev = process.argv.includes('--dev');
-const port = Number(process.env.PORT ?? 3000);
+const port = portWanted();
 
 /** A request has to be here whole by then; a head without a body sooner. */
 const LONGEST_REQUEST_MS = Number(process.env.LONGEST_REQUEST_MS ?? 20_000);
 const LONGEST_HEAD_MS = LONGEST_REQUEST_MS / 2;
 /** How often connections are looked at for that. */
 const CHECK_MS = 1000;
+/** Requests in hand may end by then, once the server is asked to end. */
+const LONGEST_END_MS = 5000;
+const CLOSE_MS = 100;
 
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']);
 
-/** False for a path with a percent sign that stands for nothing. */
-function isAddress(url) {
+/** The path of an address, which some clients send with a host of their choice; null for none. */
+function pathOf(url) {
   try {
-    decodeURIComponent(url.split('?', 1)[0]);
-    return true;
+    const path = url.startsWith('/') ? url : url.replace(/^[a-z][a-z0-9+.-]*:\/\/[^/?#]*/i, '');
+    decodeURIComponent(path.split('?', 1)[0]);
+    return path.startsWith('/') ? path : `/${path}`;
   } catch {
-    return false;
+    return null;
   }
 }
+
+/**
+ * Pages, the offline worker and the demo files keep their addresses from one build to the next, so
+ * that no cache may hand them out unasked. A redirect stays on this server, whatever host was asked.
+ */
+function headerOfOurs(name, value) {
+  const text = String(value);
+  if (/^cache-control$/i.test(name) && text.includes('s-maxage')) return 'no-cache';
+  if (/^location$/i.test(name)) return text.replace(/^([a-z][a-z0-9+.-]*:)?\/\/[^/]*(?=\/|$)/i, '');
+  return value;
+}
+
+process.env.CAIRN_ENDPOINTS = resolve('.next/endpoints.mjs');
+if (dev) {
+  const { bundleEndpoints } = await import('../scripts/build/endpoints.mjs');
+  await bundleEndpoints({ watch: true });
+} else if (!existsSync(process.env.CAIRN_ENDPOINTS)) {
+  console.error('Cairn Back is not built yet. Run `npm run build` first.');
+  process.exit(1);
+}
+const { default: next } = await import('next');
+const { fileServer } = await import('./files.mjs');
+const { securityHeaders } = await import('./headers.mjs');
 
 const app = next({ dev, port });
 await app.prepare();
@@ -40,16 +68,20 @@ const server = createServer(
     connectionsCheckingInterval: CHECK_MS,
   },
   (request, response) => {
-    const isHere = isAddress(request.url);
-    if (isHere && serveFile?.(request, response)) return;
+    const path = pathOf(request.url);
+    if (path !== null) request.url = path;
+    if (path !== null && serveFile?.(request, response)) return;
+    const setHeader = response.setHeader.bind(response);
+    response.setHeader = (name, value) => setHeader(name, headerOfOurs(name, value));
     for (const [name, value] of headers) response.setHeader(name, value);
-    if (!isHere) {
+    if (path === null) {
       response.statusCode = 400;
       response.setHeader('Content-Type', 'application/json');
       return response.end(JSON.stringify({ error: { message: 'This address can’t be read.' } }));
     }
     // A method that nothing here knows is answered like one that nothing here has.
     if (!METHODS.has(request.method)) request.method = 'DELETE';
+    if (isEnding) response.setHeader('Connection', 'close');
     void handle(request, response);
   },
 );
@@ -70,10 +102,34 @@ server.on('clientError', (error, socket) => {
     ...headers,
   ];
   const lines = head.map(([name, value]) => `${name}: ${value}`).join('\r\n');
-  socket.end(`HTTP/1.1 ${status}\r\n${lines}\r\n\r\n${body}`);
+  // A client that keeps its side open would keep the connection for ever.
+  socket.end(`HTTP/1.1 ${status}\r\n${lines}\r\n\r\n${body}`, () => socket.destroy());
 });
 
+server.on('error', (error) => {
+  console.error(listenFault(error, port));
+  process.exit(1);
+});
+
+let isEnding = false;
+/** Takes no more connections, lets requests in hand be answered, and ends. */
+function end() {
+  if (isEnding) return process.exit(0);
+  isEnding = true;
+  setTimeout(() => process.exit(0), LONGEST_END_MS).unref();
+  // Connections that the system has taken already are not seen yet: closing at once cuts them.
+  setTimeout(() => {
+    server.close(() => process.exit(0));
+    // One that is answered from now on becomes idle, and holds the server no longer.
+    setInterval(() => server.closeIdleConnections(), 5 * CLOSE_MS);
+  }, CLOSE_MS);
+}
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, end);
+
 server.listen(port, () => {
-  // The build’s own scripts say where it is served.
-  if (dev) console.warn(`Cairn Back: http://localhost:${port}`);
+  const url = `http://localhost:${port}`;
+  console.warn(`Cairn Back: ${url}`);
+  // A script that started it must not take another server on this port for it.
+  process.send?.({ url });
+  process.channel?.unref();
 });

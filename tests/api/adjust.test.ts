@@ -34,6 +34,21 @@ const answerTo = async (...args: Parameters<typeof post>) => {
 };
 
 describe('POST /api/adjust', () => {
+  it('solves iron at each of hundreds of stations, and refuses hundreds of compasses', async () => {
+    const legs = (count: number, before: (i: number) => string) =>
+      'cairn-back log 1\nstart Dock\n' +
+      Array.from({ length: count }, (_, i) => {
+        const back = String((i * 97 + 203) % 360).padStart(3, '0');
+        const to = i === count - 1 ? ' > Dock' : '';
+        return `${before(i)}${(i * 97 + 13) % 360} ${50 + 20 * (i % 7)}m back ${back}${to}\n`;
+      }).join('');
+    const iron = await answerTo(legs(200, () => ''));
+    expect(iron.status).toBe(200);
+    expect(iron.body.estimates.filter(({ source }) => source === 'iron')).toHaveLength(200);
+    const compasses = await answerTo(legs(200, (i) => `compass C${i}\n`));
+    expect(compasses.status).toBe(413);
+  });
+
   it('answers with places, misclosures, the test, and the slip that explains it', async () => {
     const { status, body } = await answerTo(EAST + NORTH);
     expect(status).toBe(200);

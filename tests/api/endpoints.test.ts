@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import * as nowhere from '@/app/api/[...path]/route';
-import { bodyText } from '@/app/api/answers';
-import { mostLines } from '@/app/api/budget';
+import { bodyText } from '@/app/api/answering/body';
+import { mostLines } from '@/app/api/answering/budget';
 import * as convert from '@/app/api/convert/route';
 import * as declination from '@/app/api/declination/route';
 import * as home from '@/app/api/home/route';
@@ -134,6 +134,18 @@ describe('POST /api/convert', () => {
 });
 
 describe('a request that can’t be answered', () => {
+  it('is one whose body is packed', async () => {
+    const packed = new Request('http://localhost/api/home', {
+      method: 'POST',
+      body: '220 65m',
+      headers: { 'content-type': 'text/plain', 'content-encoding': 'gzip' },
+    });
+    expect(await errorOf(await home.POST(packed))).toMatchObject({
+      status: 415,
+      message: 'Can’t unpack the content encoding “gzip”.',
+    });
+  });
+
   it('gets an error of the stated shape', async () => {
     expect(await errorOf(await post(home.POST, '220 65p'))).toMatchObject({
       status: 400,
@@ -242,6 +254,33 @@ describe('a request that can’t be answered', () => {
 });
 
 describe('the budget of a request', () => {
+  const statusOf = async (log: string) => {
+    const answer = await post(home.POST, `cairn-back log 1\nstart Dock\n${log}`);
+    return [
+      answer.status,
+      ((await answer.json()) as { error?: { message: string } }).error?.message,
+    ];
+  };
+  const many = (count: number, line: (i: number) => string) =>
+    Array.from({ length: count }, (_, i) => line(i)).join('\n');
+
+  it('counts a line feed and a carriage return in turn as what they are', async () => {
+    const legs = many(mostLines('home') - 3, () => '000 1m');
+    expect((await statusOf(legs.replaceAll('\n', '\r\n')))[0]).toBe(200);
+    // Half as many again of each kind, so that neither alone is beyond the limit.
+    const turns = `${many(9000, () => '000 1m\n000 1m\r')}`;
+    expect((await statusOf(turns))[0]).toBe(413);
+  });
+
+  it('counts sightings of known places, and outings to be adjusted', async () => {
+    const known = 'declination 19 W\nknown Knoll at 54.2 -63.5\n';
+    const [status, message] = await statusOf(known + many(2000, (i) => `see ${i % 360} ; Knoll`));
+    expect([status, message]).toEqual([413, expect.stringMatching(/sightings of known places/)]);
+    const [other, said] = await statusOf(`adjust least-squares\n${many(5000, () => '000 9m')}`);
+    expect([other, said]).toEqual([413, expect.stringMatching(/to be adjusted/)]);
+    expect((await statusOf(many(2000, (i) => `see ${i % 360} ; Knoll`)))[0]).toBe(200);
+  });
+
   const legs = (count: number) =>
     `start A at 54 -63\ndeclination 19 W\n` +
     Array.from({ length: count }, (_, i) => `${i % 360} 1m\n`).join('');

@@ -143,4 +143,23 @@ describe('POST /api/fix', () => {
     expect((await ask('known', 'text/plain')).status).toBe(415);
     expect((await ask(`"${'x'.repeat(300_000)}"`)).status).toBe(413);
   });
+
+  it('tries a line that winds over many sights at its likeliest stretches', async () => {
+    // By true bearings one is at the origin; the line passes there, and crosses each sight often.
+    const known = Array.from({ length: 12 }, (_, i) => ({
+      name: `M${i}`,
+      x: 2000 * Math.sin(i / 2),
+      y: 2000 * Math.cos(i / 2),
+    }));
+    const bearings = known.map(({ name }, i) => ({
+      to: name,
+      bearing: ((((i / 2) * 180) / Math.PI) % 360).toFixed(1),
+    }));
+    const line = Array.from({ length: 400 }, (_, i) => [i % 2 ? 900 : -900, 5 * (i - 200) + 2]);
+    const found = await ask({ known, bearings, line });
+    expect(found.status).toBe(200);
+    expect(found.crossings.length).toBeLessThanOrEqual(30);
+    const [best] = found.crossings;
+    expect(Math.hypot(best!.place.x!, best!.place.y!)).toBeLessThan(5);
+  });
 });

@@ -48,6 +48,25 @@ describe('every response', () => {
     }
   });
 
+  it('whose address stays from build to build is asked for again by every cache', async () => {
+    for (const path of ['/', '/outing', '/serwist/sw.js', '/demo/rain-gauges.log.txt']) {
+      const { headers } = await fetch(url + path);
+      expect([path, headers.get('cache-control')]).toEqual([path, 'no-cache']);
+    }
+    const [script] = /\/_next\/static\/[^"]+\.js/.exec(await (await fetch(url)).text())!;
+    expect((await fetch(url + script)).headers.get('cache-control')).toMatch(/immutable/);
+  });
+
+  it('that is a redirect stays on this server, whatever host was asked', async () => {
+    for (const path of ['http://elsewhere/api/start/', '//elsewhere/api/start/', '/api/start/']) {
+      const answer = await rawAnswer(
+        `GET ${path} HTTP/1.1\r\nHost: elsewhere\r\nConnection: close\r\n\r\n`,
+      );
+      const [, to] = /^location: (.*)$/im.exec(answer) ?? [];
+      expect([path, to?.trim()]).toEqual([path, expect.stringMatching(/^\/(?!\/)/)]);
+    }
+  });
+
   it('of the endpoints over HTTP is that of their handlers', async () => {
     const log = readFileSync('demo/rain-gauges.log.txt', 'utf8');
     const answer = await fetch(`${url}/api/home`, {

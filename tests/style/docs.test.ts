@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { mostLines } from '@/app/api/budget';
+import { mostLines } from '@/app/api/answering/budget';
 import { FORMATS } from '@/formats';
 import { describe, expect, it } from 'vitest';
 import { readLines } from '@/core/log-text/read-log';

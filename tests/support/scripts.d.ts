@@ -5,9 +5,10 @@ declare module '*/browser.mjs' {
   export function ensureChromium(): void;
 }
 declare module '*/server.mjs' {
-  export function freePort(): Promise<number>;
+  import type { ChildProcess } from 'node:child_process';
+  export function freePort(wanted?: number, host?: string): Promise<number>;
   export function startServer(options: {
     port: number;
     demo?: boolean;
-  }): Promise<{ url: string; child: { readonly pid?: number }; stop: () => Promise<void> }>;
+  }): Promise<{ url: string; child: ChildProcess; stop: () => Promise<void> }>;
 }

@@ -260,3 +260,11 @@ export const LARGEST_FILES: readonly WorstInput[] = [
       ),
   },
 ];
+
+/** A log of so many legs whose loops hang together, to be adjusted: it solves for long. */
+export const manyLoops = (legs: number): string =>
+  'cairn-back log 1\nstart Dock\ndeclination 19 W\nadjust least-squares\n' +
+  Array.from(
+    { length: legs },
+    (_, i) => `${(i * 97 + 13) % 360} 100m > N${i % 4 === 3 ? (i * 7919) % i : i}\n`,
+  ).join('');

@@ -73,4 +73,15 @@ describe('an outing with a method', () => {
     });
     expect(solvedLog(writeLog(outing)).outing).toEqual(outing);
   });
+
+  it('takes a landmark that the map has at the start for the start itself', () => {
+    const log =
+      'start Dock at 54.2 -63.5\ndeclination 19 W\nadjust least-squares\n' +
+      'known Pier at 54.2 -63.5\nknown Knoll at 54.21 -63.51\nsee 013 ; Pier\n' +
+      '013 50m back 203\nsee 200 ; Pier\nsee 320 ; Knoll\n110 70m back 300 > End\n';
+    const { places } = solvedLog(log).solution;
+    for (const station of places.stations()) {
+      expect(Number.isFinite(places.at(station).east + places.at(station).north)).toBe(true);
+    }
+  });
 });

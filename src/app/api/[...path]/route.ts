@@ -1,4 +1,4 @@
-import { answering, Refused } from '../answers';
+import { answering, Refused } from '../answering/refusal';
 
 /** An address under /api/ that is none: an error of the usual shape, whatever the method. */
 const nothing = answering(() => {

@@ -1,7 +1,7 @@
 import { expectedText, faultMessage } from '@/core/faults/messages';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { isCalendarDay } from '@/core/readings/calendar';
-import { answering, onlyMethod, Refused } from '../answers';
+import { answering, onlyMethod, Refused } from '../answering/refusal';
 
 /** A number of the query in its range. */
 function degreesIn(query: URLSearchParams, path: 'lat' | 'lon', most: number): number {

@@ -1,4 +1,4 @@
-import { onlyMethod } from '../answers';
+import { onlyMethod } from '../answering/refusal';
 
 export const dynamic = 'force-dynamic';
 

@@ -22,8 +22,8 @@ import { LEAST_VARIANCE, type Network, type NetworkLine } from './readings';
  *
  * The sum of (x_to - x_from - w - Σ J·s - j·t)'·W·(…), of s²/σ² and of t²/σ² becomes least; the
  * lines are turned to where they then lie, until no node moves by a millimetre. Local errors are
- * eliminated with the nodes (factor.ts), the shared ones after all of them. Source: E. M. Mikhail and F. Ackermann,
- * Observations and Least Squares, 1976 (memory).
+ * eliminated with the nodes (factor.ts), the shared ones after all of them. Source: E. M. Mikhail
+ * and F. Ackermann, Observations and Least Squares, 1976 (memory).
  */
 const SETTLED_METRES = 1e-3;
 const MOST_ROUNDS = 25;

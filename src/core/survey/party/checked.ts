@@ -87,7 +87,7 @@ export function readingMoves(
   });
 }
 
-/** The covariance of a line less its local error, which moves its end so: R - j·r' - r·j' + j·j'. */
+/** The covariance of a line less its local error, of variance t and effect j: R - jr' - rj' + tjj' */
 export function withoutLocal(between: LineCovariance, { east, north }: PlanePoint): Covariance {
   const { xx, xy, yy, localEast, localNorth, local } = between;
   return {

@@ -28,8 +28,8 @@ export class SharedSources {
     if (known !== undefined) return known;
     this.byNode.set(node, this.locals.length);
     const sigma = radians(IRON_DEGREES);
-    const error = { source: 'iron', key: `iron ${node}`, about: name, of: 'bearing', sigma } as const;
-    this.locals.push({ node, error });
+    const iron = { source: 'iron', key: `iron ${node}`, about: name } as const;
+    this.locals.push({ node, error: { ...iron, of: 'bearing', sigma } });
     return this.locals.length - 1;
   }
 
@@ -205,11 +205,12 @@ export class OutingLines {
       const isTold = place !== null && sightings.length >= LEAST_SIGHTINGS;
       const onMap = this.onMap.get(name.toLowerCase()) ?? (isTold ? place : null);
       if (seen === undefined && !onMap) continue;
-      const to = seen === undefined ? this.landmark(name) : this.nodeOf(seen);
       const there = seen === undefined ? onMap! : places.at(seen);
       for (const { entry, station, bearingDegrees: bearing, walked } of sightings) {
         const metres = lengthOf(vectorBetween(places.at(station), there));
         if (metres === 0) continue;
+        // A landmark that nothing is read of would be a node that nothing tells.
+        const to = seen === undefined ? this.landmark(name) : this.nodeOf(seen);
         const line = { ...this.sighting(station, station, bearing, metres, walked), to };
         yield { line, entry, leg: null };
       }

@@ -91,13 +91,16 @@ export function joinOutings(
   const landmarks = new Map<string, number>();
   for (const [outing, { solution, by }] of members.entries()) {
     const prefix = walkerOf(by, outing);
+    const onMap = knownLandmarks(known, outing);
     const landmark = (name: string) => {
+      // One that the map has at the origin is the origin: a line to it would have no direction.
+      const place = onMap.get(name.toLowerCase());
+      if (place && lengthOf(place) === 0) return 0;
       const key = landmarkKey({ outing, landmark: name });
       const node = landmarks.get(key) ?? nodes.all.length + landmarks.size;
       landmarks.set(key, node);
       return node;
     };
-    const onMap = knownLandmarks(known, outing);
     for (const each of new OutingLines(solution, nodes, outing, sources, prefix, landmark, onMap)) {
       lines.push(each.line);
       from.push({ outing, entry: each.entry, leg: each.leg });

@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { adjustNetwork } from '@/core/survey/network/adjust';
+import { likelihood, takenOut } from '@/core/survey/blunder/taken-out';
+import { squareAfter } from '@/core/survey/blunder/mended';
+import { checkedLines } from '@/core/survey/party/checked';
+import { covarianceBetween } from '@/core/survey/party/survey';
+import { SurveyPlaces } from '@/core/survey/party/survey-places';
+import { adjustNetwork, orderOf } from '@/core/survey/network/adjust';
 import { atLeast } from '@/core/survey/network/chi-square';
 import { lineCovariances } from '@/core/survey/network/line-covariances';
 import { eliminationOrder } from '@/core/survey/network/ordering';
@@ -134,5 +139,86 @@ describe('chi-square', () => {
   it('is an exponential with two degrees of freedom', () => {
     for (const value of [0.1, 1, 5, 20])
       expect(atLeast(value, 2)).toBeCloseTo(Math.exp(-value / 2), 10);
+  });
+});
+
+describe('an error of one node alone', () => {
+  /** A walk with a back bearing for each leg, whose readings at each node have iron in common. */
+  function withIron(seed: number, nodes: number): Network {
+    const read = network(seed, nodes, 2);
+    const { normal } = randomSource(seed + 100);
+    const locals = Array.from({ length: nodes }, (_, node) => ({
+      node,
+      error: {
+        source: 'iron' as const,
+        key: `iron ${node}`,
+        about: '',
+        of: 'bearing' as const,
+        sigma: 10 * RAD,
+      },
+    }));
+    const lines = read.lines.flatMap((line): NetworkLine[] => [
+      { ...line, local: line.from },
+      {
+        ...line,
+        from: line.to,
+        to: line.from,
+        bearing: line.bearing + Math.PI + 6 * RAD * normal(),
+        alongVariance: Infinity,
+        shared: [{ source: 0, share: 1 }],
+        local: line.to,
+      },
+    ]);
+    return { ...read, lines, locals };
+  }
+  /** The same as an error that all readings could share, which is how a dense solver takes it. */
+  function asShared({ locals = [], ...rest }: Network): Network {
+    const lines = rest.lines.map(({ local, ...line }) => ({
+      ...line,
+      shared: [...line.shared, { source: SOURCES.length + local!, share: 1 }],
+    }));
+    return { ...rest, lines, sources: [...SOURCES, ...locals.map(({ error }) => error)] };
+  }
+
+  it.each([1, 2, 3])('is solved as one that is shared by them all (seed %i)', (seed) => {
+    const read = withIron(seed, 8);
+    const [local, shared] = [adjustNetwork(read), adjustNetwork(asShared(read))];
+    expect(local.chiSquare).toBeCloseTo(shared.chiSquare, 5);
+    expect(local.redundancy).toBe(shared.redundancy);
+    for (const [row, place] of shared.places.entries()) {
+      expect(local.places[row]).toBeCloseTo(place, 2);
+    }
+    for (const node of read.locals!.keys()) {
+      expect(local.locals[node]).toBeCloseTo(shared.shared.values[SOURCES.length + node]!, 5);
+    }
+    // What other readings say of each line, by which slips are weighed.
+    const [one, other] = [checkedLines(local), checkedLines(shared)];
+    const slip = { bearingDegrees: 40, metres: 130, suggested: null, says: '' };
+    for (const [line, check] of one.entries()) {
+      for (const axis of ['xx', 'xy', 'yy'] as const) {
+        expect(check.after[axis]).toBeCloseTo(other[line]!.after[axis], 2);
+      }
+      expect(check.redundancy).toBeCloseTo(other[line]!.redundancy, 4);
+      const outs = [takenOut(local, line, check), takenOut(shared, line, other[line]!)];
+      expect(outs[0] === null).toBe(outs[1] === null);
+      if (!outs[0] || !outs[1] || read.lines[line]!.alongVariance === Infinity) continue;
+      const likely = likelihood(outs[0], local, line, slip);
+      expect(likely.log).toBeCloseTo(likelihood(outs[1], shared, line, slip).log, 3);
+      const changes = [{ line, instead: slip }];
+      expect(squareAfter(local, changes)).toBeCloseTo(squareAfter(shared, changes), 2);
+    }
+    // And between any two places.
+    const at = { frame: {} as never };
+    const places = [new SurveyPlaces(at.frame, local), new SurveyPlaces(at.frame, shared)] as const;
+    const spread = places.map((each) => covarianceBetween(each, 2, 6));
+    expect(spread[0]!.xx).toBeCloseTo(spread[1]!.xx, 3);
+    expect(spread[0]!.xy).toBeCloseTo(spread[1]!.xy, 3);
+    expect(spread[0]!.yy).toBeCloseTo(spread[1]!.yy, 3);
+  });
+
+  it('costs as much as one node more, so that a log of them grows like any other', () => {
+    const widest = (nodes: number) => orderOf(withIron(1, nodes)).widest;
+    expect(widest(400)).toBeLessThanOrEqual(widest(40) + 4);
+    expect(adjustNetwork(withIron(1, 40)).shared.values).toHaveLength(SOURCES.length);
   });
 });

@@ -8,7 +8,7 @@ import type { Fault } from '@/core/faults/fault';
 import type { BearingReading } from '@/core/readings/bearing';
 import { isCalendarDay } from '@/core/readings/calendar';
 import { nameKey } from '@/core/readings/name';
-import { Refused } from '../answers';
+import { Refused } from './refusal';
 
 const figure = z.number().check(z.gte(-1e7), z.lte(1e7));
 const within = z.optional(z.number().check(z.gt(0), z.lte(10_000)));

@@ -7,7 +7,7 @@ import type { Route } from '@/core/model/route';
 import { readPlace } from '@/core/place/place-text';
 import { isCalendarDay } from '@/core/readings/calendar';
 import { isStationName } from '@/core/readings/name';
-import { Refused } from '../answers';
+import { Refused } from './refusal';
 
 const MOST_POINTS = 500;
 
