@@ -21,7 +21,7 @@ const SEED = 54_635;
 export const devicesAreSimulated = (): boolean => keptChoice(KEY) === 'simulated';
 
 export function simulateDevices(simulated: boolean): void {
-  keepChoice(KEY, simulated ? 'simulated' : null);
+  void keepChoice(KEY, simulated ? 'simulated' : null);
 }
 
 /** The position sensor in use: the device's own, or the simulated one. */

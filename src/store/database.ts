@@ -8,11 +8,12 @@ import type { Attempt } from '../core/practice/attempt';
 import type { Course, CourseResults } from '../core/practice/course';
 import type { KeptWalk } from '../core/practice/walk/kept-walk';
 import type { CountRecord } from './count';
+import { agreeOnKept, type Kept } from './kept-choice';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 8;
+export const SCHEMA_VERSION = 9;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -28,13 +29,24 @@ export interface Mark {
   readonly name: 'backup';
   readonly at: string;
   readonly changes: number;
+  /** Of what changes in its place; marks of older versions have none. */
+  readonly digest?: string;
 }
 
-/** The pixels of a map's picture as a file, and a small one for lists. */
+/**
+ * The pixels of a map's picture as a file, and a small one for lists. As bytes: some browsers
+ * refuse to store files as such. Older versions did, and what they stored is still read.
+ */
 export interface PictureFile {
   readonly id: string;
-  readonly blob: Blob;
-  readonly thumbnail: Blob;
+  readonly blob: StoredFile | Blob;
+  readonly thumbnail: StoredFile | Blob;
+}
+
+/** A file as it is stored: its bytes, and what they are. */
+export interface StoredFile {
+  readonly type: string;
+  readonly bytes: ArrayBuffer;
 }
 
 /** Results of a course that a learner handed back. */
@@ -42,7 +54,7 @@ export interface KeptResults extends CourseResults {
   readonly id: string;
 }
 
-/** The app's database: change logs, counts, profiles, copies, known places, pictures, practice. */
+/** The app's database: change logs, counts, profiles, copies, pictures, practice, what is kept. */
 export class CairnDatabase extends Dexie {
   declare readonly changes: Table<ChangeRecord, [string, number]> & EntityTable<ChangeRecord>;
   declare readonly counts: Table<CountRecord, [string, number]> & EntityTable<CountRecord>;
@@ -59,6 +71,8 @@ export class CairnDatabase extends Dexie {
   declare readonly courses: Table<Course, string>;
   declare readonly courseResults: Table<KeptResults, string>;
   declare readonly blindWalks: Table<KeptWalk, string>;
+  declare readonly kept: Table<Kept, string>;
+  declare readonly places: DocumentTable;
 
   constructor(name = 'cairn-back') {
     // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
@@ -73,12 +87,28 @@ export class CairnDatabase extends Dexie {
     this.version(5).stores({ areas: '[area+number]' });
     this.version(6).stores({ knownPlaces: 'id' });
     this.version(7).stores({ routes: '[route+number]', pictures: 'id', pictureFiles: 'id' });
-    this.version(SCHEMA_VERSION).stores({
+    this.version(8).stores({
       attempts: 'id',
       courses: 'id',
       courseResults: 'id',
       blindWalks: 'outing',
     });
+    this.version(SCHEMA_VERSION)
+      .stores({ kept: 'key', places: '[place+number]' })
+      .upgrade(async (transaction) => {
+        // Known places have change logs since this version; the table of records stays empty.
+        const records = await transaction.table<KnownPlace>('knownPlaces').toArray();
+        const at = new Date().toISOString();
+        await transaction.table('places').bulkAdd(
+          records.map((place) => ({
+            place: place.id,
+            number: 0,
+            at,
+            change: { kind: 'create', place },
+          })),
+        );
+        await transaction.table('knownPlaces').clear();
+      });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.
@@ -86,6 +116,7 @@ export class CairnDatabase extends Dexie {
       if (version > SCHEMA_VERSION) {
         throw new Dexie.VersionError(`version ${version} is newer than ${SCHEMA_VERSION}`);
       }
+      return agreeOnKept((opened as CairnDatabase).kept);
     });
   }
 }

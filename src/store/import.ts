@@ -6,6 +6,8 @@ import type { PracticeRecord } from '../core/practice/record';
 import type { Change } from './change';
 import type { CairnDatabase } from './database';
 import { areaSchema, type Area } from '../core/model/area';
+import type { DeviceRecord } from '../core/model/device-record';
+import { deviceTables, mergeDevice, storedPixels } from './device-record';
 import { withIds } from './documents/area-ids';
 import { areaLogs } from './documents/areas';
 import { routeLogs } from './documents/routes';
@@ -38,6 +40,8 @@ export interface ImportResult {
   readonly routes: readonly string[];
   /** Records of the trainer that were added. */
   readonly practice: number;
+  /** Pictures, counts and choices that were added. */
+  readonly device: number;
 }
 
 async function conflictOf(
@@ -91,6 +95,9 @@ export interface ImportOptions {
   readonly knownPlaces?: readonly KnownPlace[];
   readonly routes?: readonly Route[];
   readonly practice?: PracticeRecord;
+  readonly device?: DeviceRecord;
+  /** The pixels of pictures, by their names in the archive. */
+  readonly pixels?: ReadonlyMap<string, Uint8Array>;
   /** Told the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
@@ -170,8 +177,8 @@ class Importer {
 }
 
 /**
- * Imports outings, profiles, areas, routes, known places and what the trainer keeps: all of them
- * or, when anything fails, none. Durable when the promise resolves. Two outings of one id in the
+ * Imports outings, profiles, areas, routes, known places, what the trainer keeps and what a device
+ * holds beside them: all of it or, when anything fails, none. Durable when the promise resolves. Two outings of one id in the
  * same file are kept as two. Profiles are merged: a calibration that exists stays as it is.
  */
 export async function importOutings(
@@ -179,7 +186,17 @@ export async function importOutings(
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  { now, newId, areas = [], knownPlaces = [], routes = [], practice, onProgress }: ImportOptions,
+  {
+    now,
+    newId,
+    areas = [],
+    knownPlaces = [],
+    routes = [],
+    practice,
+    device,
+    pixels = new Map(),
+    onProgress,
+  }: ImportOptions,
 ): Promise<ImportResult> {
   const checked = outings.map((outing) => outingSchema.parse(outing));
   const surveys = areas.map((area) => areaSchema.parse(area));
@@ -191,7 +208,9 @@ export async function importOutings(
     areas: [] as string[],
     routes: [] as string[],
     practice: 0,
+    device: 0,
   };
+  const stored = device && (await storedPixels(device, pixels));
   const plans = routes.map((route) => routeSchema.parse(route));
   const known = knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace);
   const tables = [
@@ -199,8 +218,9 @@ export async function importOutings(
     database.profiles,
     database.areas,
     database.routes,
-    database.knownPlaces,
+    database.places,
     ...practiceTables(database),
+    ...deviceTables(database),
   ];
   await database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
@@ -212,8 +232,11 @@ export async function importOutings(
     const { added, replaced, skipped, ids } = importer;
     Object.assign(result, { added, replaced, skipped, ids: [...ids] });
     for (const profile of profiles) await mergeProfile(database, profile);
-    await mergeKnownPlaces(database, known, newId);
+    await mergeKnownPlaces(database, known, now, newId);
     if (practice) result.practice = await mergePractice(database, practice, importer.idHere);
+    if (device && stored) {
+      result.device = await mergeDevice(database, device, stored, importer.idHere);
+    }
     for (const area of surveys) {
       const id = await areaLogs.import(database, withIds(area, importer.renamed), now, newId);
       if (id !== null) result.areas.push(id);

@@ -1,12 +1,36 @@
 /**
- * Small things that a device remembers: choices, and what is typed and not logged. A browser may
- * refuse its storage, or have none left: then they hold for this page, and nothing breaks.
+ * Small things that a device remembers: choices, drafts, and what is typed and not logged. They are
+ * kept in the database, durably; a copy in the browser's storage for choices is there at once when
+ * a page begins. A killed browser may lose that copy's last seconds: then the database's counts.
  */
-const ofThisPage = new Map<string, string>();
 
-/** Of the device, or of this tab alone: a tab's own survives a reload too. */
+/** One of them as it is stored. */
+export interface Kept {
+  readonly key: string;
+  /** Null once it is forgotten. */
+  readonly value: string | null;
+  /** When it was kept, in milliseconds; of the database and its copy, the later one counts. */
+  readonly at: number;
+}
+
+/** Of the device, or of this tab alone: a tab's own survives a reload, and nothing else. */
 export type Reach = 'device' | 'tab';
 
+/** What keeps them durably. */
+interface KeptTable {
+  put(kept: Kept): PromiseLike<unknown>;
+  toArray(): PromiseLike<Kept[]>;
+  bulkPut(kept: readonly Kept[]): PromiseLike<unknown>;
+}
+
+/** Ours among all that the browser's storage for choices holds. */
+const PREFIX = 'cairn-';
+/** Copies that are only there to be painted early, of what the database has anyhow. */
+const COPIES = /^cairn-(home-|last-)/;
+const STAMP = '@';
+
+/** What a browser refuses to store holds for this page. */
+const ofThisPage = new Map<string, string>();
 const storage = (reach: Reach): Storage => (reach === 'device' ? localStorage : sessionStorage);
 const pageKey = (key: string, reach: Reach) => `${reach} ${key}`;
 
@@ -21,8 +45,7 @@ export function keptChoice(key: string, reach: Reach = 'device'): string | null 
   return ofThisPage.get(pageKey(key, reach)) ?? null;
 }
 
-/** Remembers something under a key; null forgets it. True if it survives a reload. */
-export function keepChoice(key: string, value: string | null, reach: Reach = 'device'): boolean {
+function putCopy(key: string, value: string | null, reach: Reach): boolean {
   ofThisPage.delete(pageKey(key, reach));
   try {
     if (value === null) storage(reach).removeItem(key);
@@ -34,6 +57,94 @@ export function keepChoice(key: string, value: string | null, reach: Reach = 'de
   }
 }
 
+/** Remembers a copy that can be thrown away, or for this tab. True if it survives a reload. */
+export const keepCopy = putCopy;
+
+let lastAt = 0;
+/** Of each key the moment of the newest record: what was written before it is old when it ends. */
+const newestAt = new Map<string, number>();
+
+/** A record of now, later than any before it, whatever the clock does. */
+export function keptNow(key: string, value: string | null): Kept {
+  lastAt = Math.max(lastAt + 1, Date.now());
+  newestAt.set(key, lastAt);
+  return { key, value, at: lastAt };
+}
+
+const listeners = new Set<(key: string) => void>();
+/** Calls back whenever something is kept, by this tab or another. */
+export function onKept(listener: (key: string) => void): () => void {
+  const otherTab = ({ key }: StorageEvent) => key !== null && listener(key);
+  listeners.add(listener);
+  addEventListener('storage', otherTab);
+  return () => {
+    listeners.delete(listener);
+    removeEventListener('storage', otherTab);
+  };
+}
+
+/** Takes note of a record that is in the database: its copy, and whoever listens. */
+export function takeKept({ key, value, at }: Kept): void {
+  lastAt = Math.max(lastAt, at);
+  if (at < (newestAt.get(key) ?? 0)) return;
+  putCopy(key, value, 'device');
+  putCopy(key + STAMP, String(at), 'device');
+  for (const listener of listeners) listener(key);
+}
+
+const tableOfThisTab = async (): Promise<KeptTable> =>
+  (await import('./browser-database')).browserDatabase().kept;
+
+/** Told where the database would not keep something. */
+export const NOT_KEPT = 'cairn-not-kept';
+
+/**
+ * Remembers something under a key; null forgets it. Resolves once it is durable, and only then is
+ * it what is remembered. False where the database refused: then it holds as long as the browser
+ * likes, and a notice says so.
+ */
+export async function keepChoice(
+  key: string,
+  value: string | null,
+  table: () => Promise<KeptTable> = tableOfThisTab,
+): Promise<boolean> {
+  const kept = keptNow(key, value);
+  try {
+    await (await table()).put(kept);
+    return true;
+  } catch {
+    globalThis.dispatchEvent?.(new Event(NOT_KEPT));
+    return false;
+  } finally {
+    takeKept(kept);
+  }
+}
+
+/** Keys that are being written, and what is to be written after that. */
+const typing = new Map<string, { readonly next: string | null } | null>();
+
+/**
+ * The same for what is being typed, which the screen shows already: its copy comes first. While one
+ * text is written only the newest waits, however fast it is typed.
+ */
+export function keepTyped(key: string, value: string | null): void {
+  if (keptChoice(key) === value && !typing.has(key)) return;
+  putCopy(key, value, 'device');
+  if (typing.has(key)) typing.set(key, { next: value });
+  else void writeTyped(key, value);
+}
+
+async function writeTyped(key: string, first: string | null): Promise<void> {
+  for (let value = first; ;) {
+    typing.set(key, null);
+    await keepChoice(key, value);
+    const waiting = typing.get(key);
+    if (!waiting) break;
+    value = waiting.next;
+  }
+  typing.delete(key);
+}
+
 /** What is remembered as JSON, an object; empty where nothing is, or nothing that can be read. */
 export function keptObject(key: string): Record<string, unknown> {
   try {
@@ -42,4 +153,43 @@ export function keptObject(key: string): Record<string, unknown> {
   } catch {
     return {};
   }
+}
+
+/** The copies of this browser that are of things to keep. */
+function copies(): Kept[] {
+  try {
+    // One that was forgotten has a stamp alone.
+    const keys = new Set(
+      Object.keys(localStorage).map((key) => (key.endsWith(STAMP) ? key.slice(0, -1) : key)),
+    );
+    return [...keys].flatMap((key) => {
+      if (!key.startsWith(PREFIX) || COPIES.test(key)) return [];
+      const at = Number(localStorage.getItem(key + STAMP) ?? 0);
+      return [{ key, value: localStorage.getItem(key), at: Number.isFinite(at) ? at : 0 }];
+    });
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Makes the copies and the database agree when the database is opened: the later one of each
+ * counts. A copy of the same moment with something else was typed when the page was left. What an
+ * older version kept as copies alone is written into the database.
+ */
+export async function agreeOnKept(table: KeptTable): Promise<void> {
+  const stored = new Map((await table.toArray()).map((kept) => [kept.key, kept]));
+  const here = new Map(copies().map((kept) => [kept.key, kept]));
+  for (const kept of stored.values()) {
+    const copy = here.get(kept.key);
+    if (!copy || kept.at > copy.at) {
+      if ((copy?.value ?? null) !== kept.value) takeKept(kept);
+    }
+    lastAt = Math.max(lastAt, kept.at);
+  }
+  const fresh = [...here.values()].filter(({ key, value, at }) => {
+    const there = stored.get(key);
+    return at > (there?.at ?? -1) || (at === there?.at && value !== there.value);
+  });
+  if (fresh.length > 0) await table.bulkPut(fresh);
 }

@@ -1,5 +1,6 @@
 import type { Table } from 'dexie';
 import type { CairnDatabase } from './database';
+import { takeKept, type Kept } from './kept-choice';
 
 /** A record of a change log or a count: numbered from 0 without gaps. */
 type Key = [string, number];
@@ -26,9 +27,13 @@ export class KeptLog<Stored> {
     for (const record of records) this.held.push(record);
   }
 
-  /** Adds a record; durable when the promise resolves. Throws the store's error on a clash. */
-  add(record: Stored): Promise<void> {
-    return this.write(record);
+  /**
+   * Adds a record, and what is kept with it: both or neither. Durable when the promise resolves.
+   * Throws the store's error on a clash.
+   */
+  async add(record: Stored, kept: Kept | null = null): Promise<void> {
+    await this.write(record, kept);
+    if (kept) takeKept(kept);
   }
 
   /** Writes the log again if the store has lost it. */
@@ -40,12 +45,14 @@ export class KeptLog<Stored> {
     return (await this.table.where(':id').equals([this.id, 0]).count()) === 0;
   }
 
-  private async write(record: Stored | null): Promise<void> {
+  private async write(record: Stored | null, kept: Kept | null = null): Promise<void> {
     let anew = false;
-    await this.database.transaction('rw', this.table, async () => {
+    const tables = kept ? [this.table, this.database.kept] : [this.table];
+    await this.database.transaction('rw', tables, async () => {
       anew = this.held.length > 0 && (await this.isLost());
       if (anew) await this.table.bulkPut(this.held);
       if (record) await this.table.add(record);
+      if (kept) await this.database.kept.put(kept);
     });
     this.rewritten ||= anew;
   }

@@ -1,4 +1,4 @@
-import { keepChoice, keptChoice } from './kept-choice';
+import { keepCopy, keptChoice } from './kept-choice';
 
 /**
  * The last known way home of an outing, in words: painted before the app is awake, with its age. A
@@ -20,8 +20,8 @@ export const LAST_OUTING_KEY = 'cairn-last-outing';
 
 /** Keeps the way home of the outing that is looked at. */
 export function keepLastHome(outing: string, home: LastHome): void {
-  keepChoice(LAST_HOME_KEY + outing, JSON.stringify(home));
-  keepChoice(LAST_OUTING_KEY, outing);
+  keepCopy(LAST_HOME_KEY + outing, JSON.stringify(home), 'device');
+  keepCopy(LAST_OUTING_KEY, outing, 'device');
 }
 
 /** The outing that was looked at last; null where there is none. */
@@ -29,6 +29,6 @@ export const lastOuting = (): string | null => keptChoice(LAST_OUTING_KEY);
 
 /** Forgets the way home of an outing that is deleted. */
 export function forgetLastHome(outing: string): void {
-  keepChoice(LAST_HOME_KEY + outing, null);
-  if (lastOuting() === outing) keepChoice(LAST_OUTING_KEY, null);
+  keepCopy(LAST_HOME_KEY + outing, null, 'device');
+  if (lastOuting() === outing) keepCopy(LAST_OUTING_KEY, null, 'device');
 }

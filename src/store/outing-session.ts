@@ -4,6 +4,7 @@ import type { Fault } from '../core/faults/fault';
 import type { EarthModels } from '../core/north/earth-models';
 import type { Change, ChangeRecord } from './change';
 import { openingFault, type CairnDatabase } from './database';
+import type { Kept } from './kept-choice';
 import { KeptLog, onStoreTaken } from './kept-log';
 import { replay, type Damage, type OutingState } from './replay';
 import { checkAgainst } from './snapshots/checking';
@@ -140,15 +141,22 @@ export class OutingSession {
     else this.show(state ? this.ready(state) : { status: 'missing' });
   }
 
-  /** Runs a command on the newest state and records it; changes are written one after another. */
-  readonly run = (command: Command, models: EarthModels | null): Promise<Outcome> =>
+  /**
+   * Runs a command on the newest state and records it; changes are written one after another.
+   * `kept` is written with it: what was typed is forgotten exactly if it was logged.
+   */
+  readonly run = (
+    command: Command,
+    models: EarthModels | null,
+    kept: Kept | null = null,
+  ): Promise<Outcome> =>
     this.enqueue(({ outing }) => {
       const operations = command(outing, models);
       if (!operations.ok) return faultOf(operations.fault);
       // Nothing to change is nothing to write.
       if (operations.value.length === 0) return null;
       return { kind: 'edit', operations: operations.value };
-    });
+    }, kept);
 
   readonly undo = (): Promise<Outcome> => this.enqueue(({ undoable }) => step('undo', undoable));
   readonly redo = (): Promise<Outcome> => this.enqueue(({ redoable }) => step('redo', redoable));
@@ -190,13 +198,13 @@ export class OutingSession {
     if (this.log.rewritten !== before && this.current) this.show(this.ready(this.current));
   }
 
-  private enqueue(make: MakeChange): Promise<Outcome> {
-    const outcome = this.queue.then(() => this.write(make));
+  private enqueue(make: MakeChange, kept: Kept | null = null): Promise<Outcome> {
+    const outcome = this.queue.then(() => this.write(make, kept));
     this.queue = outcome;
     return outcome;
   }
 
-  private async write(make: MakeChange): Promise<Outcome> {
+  private async write(make: MakeChange, kept: Kept | null): Promise<Outcome> {
     try {
       await this.checked;
       if (!this.current) this.take(await this.recordsAfter(-1));
@@ -205,7 +213,7 @@ export class OutingSession {
         const change = make(this.current);
         if (change === null) return { kind: 'saved' };
         if ('code' in change) return { kind: 'refused', fault: change };
-        if (await this.add(change, this.current.number + 1)) return { kind: 'saved' };
+        if (await this.add(change, this.current.number + 1, kept)) return { kind: 'saved' };
       }
       return { kind: 'unsaved', fault: 'blocked' };
     } catch (error) {
@@ -217,10 +225,10 @@ export class OutingSession {
    * Writes one record; false when another tab wrote this number first. Then its records are read,
    * and the change has to be made again on the newer state.
    */
-  private async add(change: Change, number: number): Promise<boolean> {
+  private async add(change: Change, number: number, kept: Kept | null): Promise<boolean> {
     const record: ChangeRecord = { outing: this.id, number, at: this.now().toISOString(), change };
     try {
-      await this.log.add(record);
+      await this.log.add(record, kept);
     } catch (error) {
       if (!isClash(error)) throw error;
       this.take(await this.recordsAfter(number - 1));

@@ -46,7 +46,7 @@ export function ownErrors(): OwnErrors {
   return found.success ? found.data : NOTHING;
 }
 
-export const keepOwnErrors = (own: OwnErrors): boolean =>
+export const keepOwnErrors = (own: OwnErrors): Promise<boolean> =>
   keepChoice(OWN_ERRORS_KEY, JSON.stringify(own));
 
 /** A learned sigma as a person writes it, to a tenth. */

@@ -1,5 +1,18 @@
 /** Why the store could not do something. */
-export type StoreFault = 'full' | 'newer' | 'blocked' | 'unavailable' | 'failed';
+export type StoreFault =
+  | 'full'
+  | 'newer'
+  /** A newer app in a tab, while older ones are open: it does not touch the database. */
+  | 'waiting'
+  | 'blocked'
+  | 'unavailable'
+  /** The store does not answer. */
+  | 'silent'
+  /** What was changed is deleted. */
+  | 'gone'
+  /** The store keeps outings, and not files. */
+  | 'no-files'
+  | 'failed';
 
 const NAMES: Readonly<Record<string, StoreFault>> = {
   QuotaExceededError: 'full',
@@ -11,6 +24,8 @@ const NAMES: Readonly<Record<string, StoreFault>> = {
   InvalidStateError: 'unavailable',
   SecurityError: 'unavailable',
   UnknownError: 'unavailable',
+  SilentError: 'silent',
+  WaitingError: 'waiting',
 };
 
 /** An error of the database as a fault that a person can do something about. */

@@ -42,6 +42,8 @@ export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 't
   readonly knownPlaces: number;
   /** Records of the trainer. */
   readonly practice: number;
+  /** Pictures of maps, counts, and choices. */
+  readonly device: number;
   readonly table?: TableHead;
 }
 

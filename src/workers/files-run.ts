@@ -2,6 +2,7 @@ import '../core/place/grid-reader-provided';
 import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
+import { deviceCount } from '../core/model/device-record';
 import { recordCount } from '../core/practice/record';
 import { fail } from '../core/units/result';
 import { fileFault } from '../formats/format';
@@ -50,6 +51,7 @@ export class FilesRun implements FilesWorker {
         routes = [],
         knownPlaces = [],
         practice,
+        device,
         table,
         thinned,
       } = read.value;
@@ -66,6 +68,7 @@ export class FilesRun implements FilesWorker {
         routes: routes.length,
         knownPlaces: knownPlaces.length,
         practice: practice ? recordCount(practice) : 0,
+        device: device ? deviceCount(device) : 0,
         ...(table && { table: tableHead(table) }),
       };
       return { kind: 'read', summary };
@@ -79,7 +82,8 @@ export class FilesRun implements FilesWorker {
     onProgress: OnProgress,
   ): ReturnType<FilesWorker['import']> {
     if (!this.contents) throw new Error('nothing was read that could be imported');
-    const { outings, profiles, areas, routes, knownPlaces, practice } = this.contents;
+    const { outings, profiles, ...documents } = this.contents;
+    const { areas, routes, knownPlaces, practice, device, pixels } = documents;
     const choose = (_outing: unknown, index: number) => choices[index] ?? 'keep-both';
     try {
       const result = await importOutings(this.database, outings, profiles, choose, {
@@ -89,6 +93,8 @@ export class FilesRun implements FilesWorker {
         routes,
         knownPlaces,
         practice,
+        device,
+        pixels,
         onProgress: inSteps(onProgress),
       });
       return { kind: 'imported', result, profiles: profiles.length };

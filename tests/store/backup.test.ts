@@ -6,7 +6,14 @@ import { logbookOf } from '@/core/model/logbook';
 import type { Outing } from '@/core/model/outing';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { jsonFormat } from '@/formats/json';
-import { backupState, dailyCopies, makeDailyCopy, markBackup, wholeLogbook } from '@/store/backup';
+import {
+  backupState,
+  dailyCopies,
+  makeDailyCopy,
+  markBackup,
+  progressOf,
+  wholeLogbook,
+} from '@/store/backup';
 import { OutingSession } from '@/store/outing-session';
 import { addOuting } from '@/store/outings';
 import {
@@ -82,7 +89,7 @@ describe('a backup', () => {
     const session = new OutingSession(database, 'one', () => NOW);
     for (let i = 0; i < 19; i++) await session.run(addEntry(leg(10 * i, 10)), null);
     expect(await backupState(database, NOW)).toMatchObject({ changesSince: 20, due: true });
-    await markBackup(database, NOW, 20);
+    await markBackup(database, NOW, await progressOf(database));
     const days = (n: number) => new Date(NOW.getTime() + n * 86_400_000);
     expect(await backupState(database, days(30))).toMatchObject({
       at: NOW.toISOString(),
@@ -149,16 +156,32 @@ describe('a clock that was wrong', () => {
       expect(await makeDailyCopy(database, day, at(day)), day).toBe(false);
     }
     expect((await dailyCopies(database)).map(({ day }) => day)).toEqual([
+      '2031-01-01',
       '2026-08-17',
       '2026-08-16',
       '2026-08-15',
     ]);
   });
 
+  it('behind for days: the copies of the right clock stay, and later drive out its own', async () => {
+    const database = openDatabase();
+    const good = ['2026-08-14', '2026-08-15', '2026-08-16'];
+    const bad = ['2019-01-01', '2019-01-02', '2019-01-03', '2019-01-04'];
+    for (const day of [...good, ...bad]) {
+      await addOuting(database, outingWithId(`on-${day}`), at(day));
+      expect(await makeDailyCopy(database, day, at(day)), day).toBe(true);
+    }
+    const days = async () => (await dailyCopies(database)).map(({ day }) => day);
+    expect(await days()).toEqual([...good.toReversed(), ...bad.slice(1).toReversed()]);
+    await addOuting(database, outingWithId('right again'), at('2026-08-17'));
+    await makeDailyCopy(database, '2026-08-17', at('2026-08-17'));
+    expect(await days()).toEqual(['2026-08-17', '2026-08-16', '2026-08-15']);
+  });
+
   it('ahead at a backup: the reminder comes all the same', async () => {
     const database = openDatabase();
     await addOuting(database, outingWithId('one'), NOW);
-    await markBackup(database, at('2031-01-01'), 0);
+    await markBackup(database, at('2031-01-01'), { changes: 0, digest: '' });
     expect(await backupState(database, at('2026-08-14'))).toMatchObject({ due: true });
   });
 });

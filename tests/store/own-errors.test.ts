@@ -29,14 +29,14 @@ describe('a person’s own errors', () => {
     expect(ownSigmas(own({ set: [landmark(2)], learned: [paced(5)] }))).toEqual([]);
   });
 
-  it('are remembered, begin a new outing, and are nothing where they can’t be read', () => {
+  it('are remembered, begin a new outing, and are nothing where they can’t be read', async () => {
     expect(errorsOfNewOuting()).toEqual({});
-    keepOwnErrors(own({ set: [paced(3)] }));
+    await keepOwnErrors(own({ set: [paced(3)] }));
     expect(ownErrors().set).toEqual([paced(3)]);
     expect(errorsOfNewOuting()).toEqual({ errors: { sigmas: [paced(3)] } });
-    keepChoice('cairn-errors', '{"set": [{"of": "luck", "unit": "degrees", "value": 1}]}');
+    await keepChoice('cairn-errors', '{"set": [{"of": "luck", "unit": "degrees", "value": 1}]}');
     expect(ownErrors()).toEqual(own({}));
-    keepChoice('cairn-errors', 'no JSON');
+    await keepChoice('cairn-errors', 'no JSON');
     expect(ownErrors()).toEqual(own({}));
   });
 

@@ -7,7 +7,7 @@ import { paceProfileSchema, type PaceProfile } from './pace-profile';
 import { routeSchema, type Route } from './route';
 
 /**
- * The newest version of the file: with routes or practice; with areas or known places, the
+ * The newest version of the file: with routes, practice or what a device holds; with areas or known places, the
  * second is written, and without any of them the first.
  */
 export const LOGBOOK_VERSION = 3;
@@ -24,6 +24,8 @@ export const logbookSchema = openObject({
   routes: z.optional(z.array(routeSchema)),
   /** What the trainer keeps: it checks that itself, so that no outing is refused for it. */
   practice: z.optional(z.record(z.string(), z.unknown())),
+  /** What the device holds beside all that; checked by itself as well. */
+  device: z.optional(z.record(z.string(), z.unknown())),
 });
 export type Logbook = z.infer<typeof logbookSchema>;
 
@@ -33,6 +35,7 @@ export interface LogbookDocuments {
   readonly knownPlaces?: KnownPlace[];
   readonly routes?: Route[];
   readonly practice?: Record<string, unknown>;
+  readonly device?: Record<string, unknown>;
 }
 
 /** A logbook of all of these, written at this moment (ISO 8601). */
@@ -40,11 +43,15 @@ export const logbookOf = (
   outings: Outing[],
   exportedAt: string,
   paceProfiles: PaceProfile[] = [],
-  { areas = [], knownPlaces = [], routes = [], practice }: LogbookDocuments = {},
+  { areas = [], knownPlaces = [], routes = [], practice, device }: LogbookDocuments = {},
 ): Logbook => ({
   format: 'cairn-back/logbook',
   version:
-    routes.length > 0 || practice ? LOGBOOK_VERSION : areas.length + knownPlaces.length > 0 ? 2 : 1,
+    routes.length > 0 || practice || device
+      ? LOGBOOK_VERSION
+      : areas.length + knownPlaces.length > 0
+        ? 2
+        : 1,
   exportedAt,
   outings,
   paceProfiles,
@@ -52,4 +59,5 @@ export const logbookOf = (
   ...(knownPlaces.length > 0 && { knownPlaces }),
   ...(routes.length > 0 && { routes }),
   ...(practice && { practice }),
+  ...(device && { device }),
 });

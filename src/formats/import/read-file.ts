@@ -2,6 +2,7 @@ import type { Entry } from '../../core/entries/entry';
 import { locate, readLines } from '../../core/log-text/read-log';
 import { isRouteText, readRouteText } from '../../core/log-text/route/route-text';
 import type { Area } from '../../core/model/area';
+import { deviceRecordSchema, type DeviceRecord } from '../../core/model/device-record';
 import type { KnownPlace } from '../../core/model/known-place';
 import type { Outing } from '../../core/model/outing';
 import type { PaceProfile } from '../../core/model/pace-profile';
@@ -21,7 +22,7 @@ import { asksUnit, looksLikeTable, outingsOfTable, readTable, type CsvTable } fr
 import type { CsvMapping } from './table-heads';
 import { readGeoJson } from './read-geojson';
 import { readGpx } from './read-gpx';
-import { isZip, readZip } from './read-zip';
+import { isZip, readZip, type ZippedFile } from './read-zip';
 import type { Tracks } from './tracks';
 
 /** How what is open to choice is to be read. */
@@ -50,6 +51,9 @@ export interface FileContents {
   readonly routes?: readonly Route[];
   readonly knownPlaces?: readonly KnownPlace[];
   readonly practice?: PracticeRecord;
+  readonly device?: DeviceRecord;
+  /** Pixels of pictures, by their names in the archive. */
+  readonly pixels?: ReadonlyMap<string, Uint8Array>;
   /** What was changed and what was left out, as sentences. */
   readonly messages: readonly string[];
   /** The table, so that its columns can be given another meaning. */
@@ -66,8 +70,9 @@ export interface UnreadFile {
 
 type ReadResult = Result<FileContents, UnreadFile>;
 
-/** A larger file is refused before it is looked at, in bytes. */
+/** A larger file is refused before it is looked at, in bytes; an archive may hold pictures. */
 const LARGEST_FILE = 32_000_000;
+const LARGEST_ARCHIVE = 300_000_000;
 
 const unread = (faults: readonly FileFault[]): ReadResult => fail({ faults });
 
@@ -78,8 +83,7 @@ export async function readFile(
   models: EarthModels | null,
   choices: ReadChoices,
 ): Promise<ReadResult> {
-  const isSmall = bytes.length <= LARGEST_FILE;
-  if (isSmall && isZip(bytes)) return readArchive(bytes, models, choices);
+  if (bytes.length <= LARGEST_ARCHIVE && isZip(bytes)) return readArchive(bytes, models, choices);
   return readBytes(name, bytes, models, choices);
 }
 
@@ -143,8 +147,21 @@ function readLogbook(text: string, models: EarthModels | null): ReadResult {
   const { outings, paceProfiles: profiles, ...documents } = read.value;
   const { areas, routes, knownPlaces } = documents;
   const { practice, messages } = readPracticeRecord(documents.practice);
-  const kept = { areas, routes, knownPlaces, practice };
-  return ok({ kind: 'logbook', outings, profiles, ...kept, messages });
+  const { device, message } = readDeviceRecord(documents.device);
+  const kept = { areas, routes, knownPlaces, practice, device };
+  const said = message === undefined ? messages : [...messages, message];
+  return ok({ kind: 'logbook', outings, profiles, ...kept, messages: said });
+}
+
+/** What a device held beside outings; left out, and said so, where it can't be read. */
+function readDeviceRecord(data: unknown): { device?: DeviceRecord; message?: string } {
+  if (data === undefined) return {};
+  const read = deviceRecordSchema.safeParse(data);
+  if (read.success) return { device: read.data };
+  const [issue] = read.error.issues;
+  const at = ['device', ...(issue?.path ?? [])].join('.');
+  const message = `Settings, counts and pictures are left out: ${at}: ${issue?.message ?? ''}`;
+  return { message };
 }
 
 function readMap(
@@ -235,6 +252,22 @@ function unsolved(outing: Outing, models: EarthModels | null) {
 
 /** The endings of files that are read from an archive. */
 const READABLE = /\.(json|geojson|gpx|csv|txt|log)$/i;
+/** Pixels of pictures in the archive of a backup. */
+const PIXELS = /(^|\/)pictures\/[\w-]+$/;
+
+/**
+ * The logbook of an archive of our own, also where it was unpacked and packed again in a folder;
+ * null for another archive. The names of files beside it are given without that folder.
+ */
+function wholeLogbookIn(
+  files: readonly ZippedFile[],
+): { logbook: ZippedFile; folder: string } | null {
+  const [logbook, second] = files.filter(
+    ({ name }) => name === WHOLE_LOGBOOK || name.endsWith(`/${WHOLE_LOGBOOK}`),
+  );
+  if (!logbook || second) return null;
+  return { logbook, folder: logbook.name.slice(0, -WHOLE_LOGBOOK.length) };
+}
 
 /** An archive: its logbook, or else every readable file in it; one that fails fails the whole. */
 async function readArchive(
@@ -242,11 +275,17 @@ async function readArchive(
   models: EarthModels | null,
   choices: ReadChoices,
 ): Promise<ReadResult> {
-  const unzipped = await readZip(bytes, (name) => READABLE.test(name));
+  const isWanted = (name: string) => READABLE.test(name) || PIXELS.test(name);
+  const unzipped = await readZip(bytes, isWanted);
   if (!unzipped.ok) return unread(unzipped.fault);
-  const { files, passedOver } = unzipped.value;
-  const whole = files.filter(({ name }) => name === WHOLE_LOGBOOK);
-  const wanted = whole.length > 0 ? whole : files;
+  const { passedOver } = unzipped.value;
+  const whole = wholeLogbookIn(unzipped.value.files);
+  const files = unzipped.value.files.filter(({ name, bytes: { length } }) => {
+    // An empty file says nothing that could be wrong.
+    if (length === 0) passedOver.push(name);
+    return length > 0 && READABLE.test(name);
+  });
+  const wanted = whole ? [whole.logbook] : files;
   if (wanted.length === 0) return unread([fileFault('No file in this archive can be read.')]);
   const outings: Outing[] = [];
   const profiles: PaceProfile[] = [];
@@ -254,6 +293,7 @@ async function readArchive(
   const routes: Route[] = [];
   const knownPlaces: KnownPlace[] = [];
   let practice: PracticeRecord | undefined;
+  let device: DeviceRecord | undefined;
   const messages: string[] = [];
   for (const [index, { name, bytes: content }] of wanted.entries()) {
     choices.onProgress?.(index / wanted.length);
@@ -267,10 +307,16 @@ async function readArchive(
     routes.push(...(read.value.routes ?? []));
     knownPlaces.push(...(read.value.knownPlaces ?? []));
     practice ??= read.value.practice;
+    device ??= read.value.device;
     messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
   }
-  if (whole.length === 0 && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  const documents = { areas, routes, knownPlaces, practice };
+  if (!whole && passedOver.length > 0) messages.push(passedOverWords(passedOver));
+  const pixels = new Map(
+    unzipped.value.files.flatMap(({ name, bytes: content }) =>
+      whole && PIXELS.test(name) ? [[name.slice(whole.folder.length), content] as const] : [],
+    ),
+  );
+  const documents = { areas, routes, knownPlaces, practice, device, pixels };
   return ok({ kind: 'archive', outings, profiles, ...documents, messages });
 }
 

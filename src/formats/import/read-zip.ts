@@ -12,7 +12,7 @@ import { fileFault, type FileFault } from '../format';
 configure({ useWebWorkers: false });
 
 /** An archive that would unpack to more is refused before any of it is unpacked, in bytes. */
-const MOST_UNPACKED = 64_000_000;
+const MOST_UNPACKED = 300_000_000;
 const MOST_FILES = 2_000;
 
 /** What systems and packers put beside the files, and nobody means to hand on. */
@@ -23,7 +23,7 @@ export const isZip = (bytes: Uint8Array): boolean =>
   bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
 
 /** A file of an archive. */
-interface ZippedFile {
+export interface ZippedFile {
   readonly name: string;
   readonly bytes: Uint8Array;
 }
@@ -31,7 +31,7 @@ interface ZippedFile {
 /** The files of an archive, and the names of those that were passed over. */
 export interface Unzipped {
   readonly files: readonly ZippedFile[];
-  readonly passedOver: readonly string[];
+  readonly passedOver: string[];
 }
 
 /** Why an archive is refused; thrown while it is read. */
@@ -47,7 +47,7 @@ export async function readZip(
 ): Promise<Result<Unzipped, FileFault[]>> {
   const zip = new ZipReader(new Uint8ArrayReader(bytes));
   try {
-    const entries = (await zip.getEntries()).filter((entry) => !entry.directory);
+    const entries = await directoryOf(zip);
     checkDirectory(entries);
     const isMeant = ({ filename }: FileEntry) =>
       !BESIDE_THE_FILES.test(filename) && wanted(filename);
@@ -59,21 +59,55 @@ export async function readZip(
     return ok({ files, passedOver });
   } catch (thrown) {
     if (thrown instanceof Refusal) return fail([fileFault(thrown.message)]);
+    if (/unsafe|filename/i.test(String(thrown))) {
+      return fail([fileFault('This archive has a file whose name leads out of it.')]);
+    }
     return fail([fileFault('This archive is damaged.')]);
   } finally {
     await zip.close().catch(() => undefined);
   }
 }
 
+/** The files that an archive lists, read no further than there may be. */
+async function directoryOf(zip: ZipReader<unknown>): Promise<FileEntry[]> {
+  const files: FileEntry[] = [];
+  for await (const entry of zip.getEntriesGenerator()) {
+    if (entry.directory) continue;
+    files.push(entry);
+    if (files.length > MOST_FILES) throw tooMuch();
+  }
+  return files;
+}
+
+const tooMuch = () =>
+  new Refusal(
+    `An archive of more than ${MOST_FILES} files or ${MOST_UNPACKED / 1_000_000} MB is not unpacked.`,
+  );
+
+/** Ways of packing by their number, that are not read here. Source: PKWARE APPNOTE 6.3, 4.4.5. */
+const PACKINGS: Readonly<Record<number, string>> = {
+  9: 'Deflate64',
+  12: 'bzip2',
+  14: 'LZMA',
+  93: 'Zstandard',
+  95: 'XZ',
+};
+const STORED = 0;
+const DEFLATED = 8;
+
 /** What the list of files alone tells. */
 function checkDirectory(entries: readonly FileEntry[]): void {
   const size = entries.reduce((sum, { uncompressedSize }) => sum + uncompressedSize, 0);
-  if (entries.length > MOST_FILES || size > MOST_UNPACKED) {
-    const limits = `${MOST_FILES} files or ${MOST_UNPACKED / 1_000_000} MB`;
-    throw new Refusal(`An archive of more than ${limits} is not unpacked.`);
-  }
+  if (size > MOST_UNPACKED) throw tooMuch();
   const names = new Set<string>();
-  for (const { filename, encrypted } of entries) {
+  for (const { filename, encrypted, compressionMethod } of entries) {
+    if (compressionMethod !== STORED && compressionMethod !== DEFLATED && !encrypted) {
+      const packing = PACKINGS[compressionMethod] ?? `method ${compressionMethod}`;
+      throw new Refusal(
+        `“${filename}” is packed by ${packing}, which is not read here. Pack it as an ordinary ` +
+          'zip archive (Deflate), or import what is in it.',
+      );
+    }
     if (names.has(filename)) throw new Refusal(`This archive has two files “${filename}”.`);
     names.add(filename);
     if (encrypted) {

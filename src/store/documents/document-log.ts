@@ -3,7 +3,13 @@ import equal from 'fast-deep-equal';
 import type * as z from 'zod/mini';
 import type { CairnDatabase } from '../database';
 import { isClash, storeFault, type StoreFault } from '../store-fault';
-import { recordReader, storedRecord, type DocumentChange, type DocumentTable } from './change';
+import {
+  recordReader,
+  storedRecord,
+  type DocumentChange,
+  type DocumentTable,
+  type StoredRecord,
+} from './change';
 import { replayDocument, type DocumentState, type Replayed } from './replay';
 
 /** How a change ended: durable, nothing to do, or not written. */
@@ -15,14 +21,19 @@ export type DocumentOutcome =
 /** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
 const MOST_TRIES = 64;
 
+/** A change of a document that another tab deleted: it has to be restored first. */
+const GONE = 'gone';
+
 /** What makes a change from the newest state; null for nothing to do. */
 export type MakeChange<Document> = (
   state: DocumentState<Document> | null,
-) => DocumentChange<Document> | null;
+) => DocumentChange<Document> | typeof GONE | null;
 
 /** The change logs of one kind of small document: an area, a route. */
 export class DocumentLogs<Document extends { readonly id: string }> {
   private readonly read: ReturnType<typeof recordReader<Document>>;
+  /** What this tab has seen of each log: written again where the browser deleted it meanwhile. */
+  private readonly seen = new WeakMap<CairnDatabase, Map<string, readonly StoredRecord[]>>();
 
   constructor(
     /** What the kind is called: the key of the id, and of a new document, in a record. */
@@ -33,13 +44,32 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     this.read = recordReader(name, schema);
   }
 
-  /** One document by its change log. */
+  private seenIn(database: CairnDatabase): Map<string, readonly StoredRecord[]> {
+    const known = this.seen.get(database) ?? new Map<string, readonly StoredRecord[]>();
+    this.seen.set(database, known);
+    return known;
+  }
+
+  /** One document by its change log; one that the browser deleted is as this tab last saw it. */
   async stored(database: CairnDatabase, id: string): Promise<Replayed<Document>> {
     const records = await this.tableIn(database)
       .where(`[${this.name}+number]`)
       .between([id, 0], [id, Infinity])
       .toArray();
-    return replayDocument(records, this.read);
+    const seen = this.seenIn(database);
+    if (records.length > 0) seen.set(id, records);
+    return replayDocument(records.length > 0 ? records : (seen.get(id) ?? []), this.read);
+  }
+
+  /** Writes a log again if the browser deleted it under this tab: no log ever loses its first. */
+  private async restore(database: CairnDatabase, id: string): Promise<void> {
+    const seen = this.seenIn(database).get(id);
+    if (!seen) return;
+    const table = this.tableIn(database);
+    await database.transaction('rw', table, async () => {
+      const there = await table.where(':id').equals([id, 0]).count();
+      if (there === 0) await table.bulkPut(seen);
+    });
   }
 
   /** All documents that aren't deleted, the last changed first. */
@@ -73,11 +103,13 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     now: Date,
   ): Promise<DocumentOutcome> {
     try {
+      await this.restore(database, id);
       for (let tries = 0; tries < MOST_TRIES; tries++) {
         const { state, damaged } = await this.stored(database, id);
         if (damaged) return { kind: 'unsaved', fault: 'failed' };
         const change = make(state);
         if (!change) return { kind: 'nothing' };
+        if (change === GONE) return { kind: 'unsaved', fault: GONE };
         try {
           await this.write(database, id, (state?.number ?? -1) + 1, now, change);
           return { kind: 'saved' };
@@ -115,6 +147,17 @@ export class DocumentLogs<Document extends { readonly id: string }> {
   }
 }
 
+/** The edit of a document; nothing where it stays the same, refused where it was deleted. */
+export function edited<Document>(
+  state: DocumentState<Document> | null,
+  make: (document: Document) => Document,
+): ReturnType<MakeChange<Document>> {
+  if (!state) return null;
+  if (state.discarded) return GONE;
+  const after = make(state.document);
+  return equal(after, state.document) ? null : { kind: 'edit', before: state.document, after };
+}
+
 /** What can be done with an open document; each resolves when it is durable. */
 export interface DocumentActions<Document> {
   change(make: (document: Document) => Document): Promise<DocumentOutcome>;
@@ -138,17 +181,12 @@ export function documentActions<Document extends { readonly id: string }>(
   };
   const step = (kind: 'undo' | 'redo') => () =>
     write((state) => {
+      if (state?.discarded) return GONE;
       const edit = (kind === 'undo' ? state?.undoable : state?.redoable)?.at(-1);
       return edit ? { kind, of: edit.number } : null;
     });
   return {
-    change: (make) =>
-      write((state) => {
-        if (!state) return null;
-        const after = make(state.document);
-        const isSame = equal(after, state.document);
-        return isSame ? null : { kind: 'edit', before: state.document, after };
-      }),
+    change: (make) => write((state) => edited(state, make)),
     undo: step('undo'),
     redo: step('redo'),
     discard: () => write((state) => state && { kind: 'discard' }),

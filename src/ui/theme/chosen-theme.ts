@@ -1,6 +1,6 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { keepChoice, keptChoice } from '../../store/kept-choice';
+import { keepChoice, keptChoice, onKept } from '../../store/kept-choice';
 import { THEME_KEY, THEMES, type Theme } from './theme-script';
 
 const CHANGED = 'cairn-theme-changed';
@@ -25,24 +25,20 @@ function show(theme: Theme | null): void {
   window.dispatchEvent(new Event(CHANGED));
 }
 
-/** Chooses a theme; null goes back to following the system. */
-export function chooseTheme(theme: Theme | null): void {
-  keepChoice(THEME_KEY, theme);
-  show(theme);
-}
+/** Chooses a theme; null goes back to following the system. Shown once it is kept. */
+export const chooseTheme = (theme: Theme | null): Promise<boolean> => keepChoice(THEME_KEY, theme);
 
 function subscribe(listener: () => void): () => void {
   const system = systemDark();
   const showChosen = () => show(chosenTheme());
-  const otherTab = (event: StorageEvent) => event.key === THEME_KEY && showChosen();
+  const stopListening = onKept((key) => key === THEME_KEY && showChosen());
   window.addEventListener(CHANGED, listener);
-  window.addEventListener('storage', otherTab);
   system.addEventListener('change', showChosen);
   // The system may have changed before there was anybody to listen.
   put(chosenTheme());
   return () => {
     window.removeEventListener(CHANGED, listener);
-    window.removeEventListener('storage', otherTab);
+    stopListening();
     system.removeEventListener('change', showChosen);
   };
 }

@@ -7,10 +7,9 @@ import {
   USUAL_UNITS,
   type ShownUnits,
 } from '@/core/units/shown';
-import { keepChoice, keptObject } from '@/store/kept-choice';
+import { keepChoice, keptObject, onKept } from '@/store/kept-choice';
 
 const UNITS_KEY = 'cairn-units';
-const CHANGED = 'cairn-units-changed';
 
 /** What the person chose on this device, which another version may have written. */
 function chosen(): ShownUnits {
@@ -29,20 +28,18 @@ function snapshot(): ShownUnits {
   return last;
 }
 
-function subscribe(listener: () => void): () => void {
-  const otherTab = (event: StorageEvent) => event.key === UNITS_KEY && listener();
-  window.addEventListener(CHANGED, listener);
-  window.addEventListener('storage', otherTab);
-  return () => {
-    window.removeEventListener(CHANGED, listener);
-    window.removeEventListener('storage', otherTab);
-  };
-}
+const subscribe = (listener: () => void): (() => void) =>
+  onKept((key) => key === UNITS_KEY && listener());
 
-/** Chooses units for this device; every text that is on the page is made again. */
-export function chooseUnits(units: Partial<ShownUnits>): void {
-  keepChoice(UNITS_KEY, JSON.stringify({ ...chosen(), ...units }));
-  window.dispatchEvent(new Event(CHANGED));
+/** Two choices may come before the first is written: each is on top of the one before. */
+let wanted: ShownUnits | null = null;
+
+/** Chooses units for this device; once they are kept every text on the page is made again. */
+export async function chooseUnits(units: Partial<ShownUnits>): Promise<void> {
+  const next = { ...(wanted ?? chosen()), ...units };
+  wanted = next;
+  await keepChoice(UNITS_KEY, JSON.stringify(next));
+  if (wanted === next) wanted = null;
 }
 
 /** The units that figures are shown in. Told to the texts before anything below is drawn. */

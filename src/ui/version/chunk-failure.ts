@@ -1,4 +1,4 @@
-import { keepChoice, keptChoice } from '../../store/kept-choice';
+import { keepCopy, keptChoice } from '../../store/kept-choice';
 
 const KEY = 'cairn-reloaded-at';
 /** A page that fails again so soon won't be mended by loading it once more. */
@@ -15,7 +15,7 @@ export function reloadOnce(now: number = Date.now()): boolean {
   const last = Number(keptChoice(KEY, 'tab') ?? 0);
   if (Math.abs(now - last) < TOO_SOON_MS) return false;
   // Without a note that survives, the page would load itself again for ever.
-  if (!keepChoice(KEY, String(now), 'tab')) return false;
+  if (!keepCopy(KEY, String(now), 'tab')) return false;
   location.reload();
   return true;
 }

@@ -10,7 +10,7 @@ import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './area.module.css';

@@ -3,7 +3,7 @@ import { areaStationOf } from '@/core/survey/party/area-members';
 import type { Survey } from '@/core/survey/party/survey';
 import { positionOfStation } from '@/core/survey/positions';
 import { addOuting } from '@/store/outings';
-import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { askToKeep, browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import dayjs from 'dayjs';
 import type { OpenArea } from './use-area';

@@ -19,7 +19,7 @@ import { openingFault } from '@/store/database';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { adjustInWorker, type AreaRun } from '@/workers/area/areas';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
 
 interface Stored {

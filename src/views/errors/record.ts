@@ -10,7 +10,7 @@ import { needsEarthModels } from '@/core/north/outing-norths';
 import { solve } from '@/core/survey/solve';
 import { storedOutings } from '@/store/outings';
 import { paceProfiles } from '@/store/profiles';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
 
 /** What a person's outings tell, one after another. */

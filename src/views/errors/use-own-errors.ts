@@ -11,22 +11,16 @@ export function useOwnErrors() {
   const [record, setRecord] = useState<OwnRecord | null>(null);
   const [fault, setFault] = useState<StoreFault | null>(null);
   const { since } = own;
-  const keep = (next: OwnErrors) => {
-    keepOwnErrors(next);
-    setOwn(next);
-  };
+  const keep = (next: OwnErrors) => void keepOwnErrors(next).then(() => setOwn(next));
   useEffect(() => {
     let current = true;
     ownRecord(since).then(
       (found) => {
         if (!current) return;
         setRecord(found);
-        setOwn((before) => {
-          const learned = found.learned.filter(({ seen }) => seen >= LEAST_SEEN).map(readingOf);
-          const next = { ...before, learned };
-          keepOwnErrors(next);
-          return next;
-        });
+        const learned = found.learned.filter(({ seen }) => seen >= LEAST_SEEN).map(readingOf);
+        const next = { ...ownErrors(), learned };
+        void keepOwnErrors(next).then(() => current && setOwn(next));
       },
       (error: unknown) => current && setFault(storeFault(error)),
     );

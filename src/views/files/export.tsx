@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { logbookOf } from '@/core/model/logbook';
 import type { Outing } from '@/core/model/outing';
 import { paceProfiles } from '@/store/profiles';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './files.module.css';

@@ -6,7 +6,7 @@ import { backupState, dailyCopies, type BackupState } from '@/store/backup';
 import { openingFault, type DailyCopy } from '@/store/database';
 import { storedOutings } from '@/store/outings';
 import { storeFault, type StoreFault } from '@/store/store-fault';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 
 type FilesState =
   | { readonly status: 'loading' }

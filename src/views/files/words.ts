@@ -23,6 +23,9 @@ export const WORDS = {
 
   backup: 'Backup',
   backUp: 'Back up everything',
+  withPictures: (bytes: number) =>
+    `With the pictures of maps (${Math.max(1, Math.round(bytes / 1e6))} MB). What positions them ` +
+    'is always in it.',
   neverBackedUp: 'No backup yet. What you log is only on this device.',
   backedUp: (when: string, changes: number) =>
     `Last backup ${when}; ${changes === 0 ? 'no changes' : changesWords(changes)} since.`,
@@ -49,7 +52,7 @@ export const WORDS = {
     `Import ${outings === 0 && profiles > 0 ? profilesWords(profiles) : outingsWords(outings)}`,
   nothingNew: 'There is nothing new to import.',
   imported: (
-    { added, replaced, skipped, areas, routes, practice }: ImportResult,
+    { added, replaced, skipped, areas, routes, practice, device }: ImportResult,
     profiles: number,
   ) => {
     const done = [
@@ -60,6 +63,7 @@ export const WORDS = {
       ...(areas.length > 0 ? [`${areasWords(areas.length)} imported`] : []),
       ...(routes.length > 0 ? [`${routesWords(routes.length)} imported`] : []),
       ...(practice > 0 ? [`${practiceWords(practice)} imported`] : []),
+      ...(device > 0 ? ['settings, counts and pictures imported'] : []),
     ];
     return done.length > 0 ? `${done.join(', ')}.` : 'All of it was here already.';
   },
@@ -68,6 +72,7 @@ export const WORDS = {
   routes: routesWords,
   knownPlaces: knownWords,
   practice: practiceWords,
+  device: 'settings, drafts, counts under way and pictures of maps',
   joinThem: 'Join them in an area',
   openArea: 'Open the area',
   openRoute: 'Open the route',

@@ -5,7 +5,7 @@ import { addOuting } from '@/store/outings';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { askToKeep, browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { viewUrl } from '@/views/views';
 

@@ -118,6 +118,8 @@ export const PLACES_WORDS = {
   edit: 'Change',
   remove: 'Remove',
   removed: (name: string) => `${visibleText(name)} removed.`,
+  changed: (name: string) => `${visibleText(name)} saved.`,
+  undone: 'Undone.',
   undo: 'Undo',
   import: 'Import GPX or GeoJSON',
   imported: (count: number) => `${count} ${count === 1 ? 'place' : 'places'} imported.`,

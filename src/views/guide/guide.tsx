@@ -1,6 +1,6 @@
 'use client';
 import { Checkbox } from 'antd';
-import { keepChoice, keptChoice } from '@/store/kept-choice';
+import { keepCopy, keptChoice } from '@/store/kept-choice';
 import { useSyncExternalStore } from 'react';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
@@ -21,7 +21,7 @@ function useChecks() {
   const done = useSyncExternalStore(subscribe, stored, () => '').split(' ');
   const check = (key: string, checked: boolean) => {
     const next = checked ? [...done, key] : done.filter((each) => each !== key);
-    keepChoice(KEY, next.join(' '), 'tab');
+    keepCopy(KEY, next.join(' '), 'tab');
     window.dispatchEvent(new Event(CHANGED));
   };
   return { done, check };

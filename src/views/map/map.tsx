@@ -6,7 +6,7 @@ import { mapPicture, pictureFile } from '@/store/pictures/pictures';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { MapPage } from './map-page';
 import { PictureList } from './picture-list';

@@ -7,7 +7,7 @@ import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { AddPicture } from './add/add-picture';

@@ -26,7 +26,7 @@ import { metresOf } from '@/views/counter/count/leg-of-count';
 import { keptFixDraft } from '@/views/fix/use-draft';
 import { surveyOfArea } from '@/views/area/survey-of-area';
 import { useCount } from '@/views/shared/data/use-count';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';
 
 /** A line that lies over the picture. */

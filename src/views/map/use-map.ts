@@ -8,12 +8,13 @@ import type { RouteLeg } from '@/core/navigation/route/leg';
 import { northEastOf } from '@/core/north/norths';
 import { tieOf } from '@/core/place/picture/tie';
 import { normalised } from '@/core/units/angle';
+import { edited } from '@/store/documents/document-log';
 import { routeLogs } from '@/store/documents/routes';
 import { putKnownPlace } from '@/store/known/known-places';
 import { changePicture } from '@/store/pictures/pictures';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import type { Up } from './sheet';
 import { useLayers, type Chosen, type LayersState } from './use-layers';
@@ -70,17 +71,17 @@ export function useMap(picture: MapPicture, first: Pick<Chosen, 'route' | 'outin
   const change = (make: (before: MapPicture) => MapPicture) =>
     void written(() => changePicture(database, picture.id, make)).then(setFault);
   const keepPlace = (place: Omit<KnownPlace, 'id'>) =>
-    written(() => putKnownPlace(database, { ...place, id: crypto.randomUUID() }));
+    written(() => putKnownPlace(database, { ...place, id: crypto.randomUUID() }, new Date()));
   const addPoint = async (point: Route['points'][number]): Promise<string | null> => {
     const outcome = await routeLogs.change(
       database,
       chosen.route ?? '',
-      (state) => {
-        if (!state) return null;
-        const { document: before } = state;
-        const after = { ...before, picture: picture.id, points: [...before.points, point] };
-        return { kind: 'edit', before, after };
-      },
+      (state) =>
+        edited(state, (before) => ({
+          ...before,
+          picture: picture.id,
+          points: [...before.points, point],
+        })),
       new Date(),
     );
     return outcome.kind === 'unsaved' ? STORE_MESSAGES[outcome.fault] : null;

@@ -1,4 +1,4 @@
-import { keepChoice, keptChoice } from '@/store/kept-choice';
+import { keepCopy, keepTyped, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 
 /** The line that is typed but not logged, kept for after a reload: one an outing. */
 const keyOf = (outing: string) => `cairn-line-${outing}`;
@@ -10,6 +10,9 @@ export const unsentLine = (outing: string): string =>
 /** Keeps the line that is being typed, or forgets it once it is empty. */
 export function keepUnsentLine(outing: string, text: string): void {
   // Two tabs may hold a line each: a reload gives each its own back.
-  keepChoice(keyOf(outing), text, 'tab');
-  keepChoice(keyOf(outing), text === '' ? null : text);
+  keepCopy(keyOf(outing), text, 'tab');
+  keepTyped(keyOf(outing), text === '' ? null : text);
 }
+
+/** That there is no such line any more: written with the line as it is logged. */
+export const lineForgotten = (outing: string): Kept => keptNow(keyOf(outing), null);

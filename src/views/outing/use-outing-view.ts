@@ -23,13 +23,14 @@ import type { EarthModels } from '@/core/north/earth-models';
 import { solve } from '@/core/survey/solve';
 import type { Solution } from '@/core/survey/solution';
 import type { North } from '@/core/units/bearing';
+import type { Kept } from '@/store/kept-choice';
 import type { StoreFault } from '@/store/store-fault';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { changeWords } from '@/views/shared/declination/words';
 import { useEnter } from './entry/use-enter';
 import { useInterpretation } from './entry/use-interpretation';
-import { keepUnsentLine, unsentLine } from './unsent-line';
+import { keepUnsentLine, lineForgotten, unsentLine } from './unsent-line';
 import { lineWords, WORDS } from './words';
 
 /** A change that the store would not take: what it was, and the log as it would be with it. */
@@ -68,8 +69,8 @@ function useCommands(open: OpenOuting, outing: Outing) {
 
   /** Resolves to why it was not done, or null. */
   const run = useCallback(
-    async (command: Command, said: string): Promise<string | null> => {
-      const outcome = await open.run(command);
+    async (command: Command, said: string, kept: Kept | null = null): Promise<string | null> => {
+      const outcome = await open.run(command, kept);
       if (outcome.kind === 'saved') {
         setUnsaved(null);
         setRefused(null);
@@ -208,6 +209,7 @@ const useStep = (
 export function useOutingView(open: OpenOuting, outing: Outing, solution: Solution) {
   const { run, status, setStatus, setRefused, unsaved } = useCommands(open, outing);
   const line = useEntryText(solution, open.models, setRefused);
+  const { id } = outing;
   const [selected, setSelected] = useState<number | null>(null);
   const effectOf = useHeaderEffect(open, outing, solution);
   const { editing, reason, settled, text, now, clear, finish, begin } = line;
@@ -215,13 +217,14 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   const saveEntry = useCallback(
     async (entry: Entry, typed = now()) => {
       const command = commandFor(editing, entry, reason);
-      if ((await run(command, WORDS.saved(short(entry)))) !== null) return false;
+      const forgotten = editing === null ? lineForgotten(id) : null;
+      if ((await run(command, WORDS.saved(short(entry)), forgotten)) !== null) return false;
       // The struck line stays where it was; the corrected one is below it, and selected.
       if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
       finish(typed);
       return true;
     },
-    [editing, reason, run, now, finish],
+    [editing, reason, run, now, finish, id],
   );
 
   const log = async (): Promise<boolean> => {
@@ -232,7 +235,7 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
     const { header } = read;
     const command = changeHeader((before) => ({ ...before, ...header }));
     const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
-    if ((await run(command, said)) !== null) return false;
+    if ((await run(command, said, lineForgotten(id))) !== null) return false;
     finish(text);
     return true;
   };
@@ -281,7 +284,7 @@ const northAt = ({ entries }: Outing, index: number): North =>
 /** What can be done with a line of the log. */
 function useEntryActions(
   outing: Outing,
-  run: (command: Command, said: string) => Promise<string | null>,
+  run: (command: Command, said: string, kept?: Kept | null) => Promise<string | null>,
   setSelected: (index: number | null) => void,
   begin: (editing: Editing, line: string) => void,
 ) {
@@ -321,7 +324,8 @@ function useEntryActions(
         run(correctEntry(index, seen, leg, strikeNow(WORDS.attraction)), WORDS.saved(short(leg))),
       ),
       /** Logs a line without touching the one that is being typed. */
-      saveLine: (entry: Entry) => run(addEntry(entry), WORDS.saved(short(entry))),
+      saveLine: (entry: Entry, kept: Kept | null = null) =>
+        run(addEntry(entry), WORDS.saved(short(entry)), kept),
     };
   }, [outing, run, setSelected, begin]);
 }

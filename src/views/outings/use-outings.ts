@@ -12,7 +12,7 @@ import { listedOutings } from '@/store/snapshots/listed';
 import { keepSnapshots } from '@/store/snapshots/snapshot';
 import { forgetLastHome } from '@/store/last-home';
 import { storeFault, type StoreFault } from '@/store/store-fault';
-import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { askToKeep, browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { DEMO_AREA, DEMO_LOGS } from './demo-logs';
 

@@ -6,7 +6,7 @@ import { keepChoice, keptChoice } from '@/store/kept-choice';
 import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { PROFILE_KEY } from '@/views/shared/data/own-paces';
 import { WORDS } from './words';
 
@@ -31,8 +31,7 @@ export function useProfiles() {
   const [chosenId, setChosenId] = useState(() => keptChoice(PROFILE_KEY));
   const chosen: PaceProfile | undefined = all?.find(({ id }) => id === chosenId) ?? all?.[0];
   const choose = (id: string) => {
-    keepChoice(PROFILE_KEY, id);
-    setChosenId(id);
+    void keepChoice(PROFILE_KEY, id).then(() => setChosenId(id));
   };
   const saveName = (id: string, name: string) =>
     attempt(async () => {

@@ -7,7 +7,7 @@ import type { Attempt } from '@/core/practice/attempt';
 import { forgetAttempts } from '@/store/practice/practice';
 import { PressButton } from '@/ui/controls/press-button';
 import { plainOptions, useChartColours } from '@/ui/theme/charts';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './practice.module.css';
 import { SLIP_NAMES, WORDS } from './words';

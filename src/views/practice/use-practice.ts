@@ -3,7 +3,7 @@ import { useCallback, useMemo } from 'react';
 import { byExercise, NOT_BEGUN, standingAfter, type Standing } from '@/core/practice/schedule';
 import { attempts } from '@/store/practice/practice';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 
 /** All attempts, and where one stands with each exercise; null until they are read. */
 export function usePractice() {

@@ -1,7 +1,7 @@
 import { readRouteText } from '@/core/log-text/route/route-text';
 import { routeLogs } from '@/store/documents/routes';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { viewUrl } from '@/views/views';
 import { WORDS } from './words';
 

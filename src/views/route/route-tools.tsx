@@ -11,7 +11,7 @@ import { fileName } from '@/formats/zip';
 import { addOuting } from '@/store/outings';
 import { PressButton } from '@/ui/controls/press-button';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { save } from '@/views/shared/data/save-file';
 import { useOnce } from '@/views/shared/data/use-once';
 import { viewUrl } from '@/views/views';

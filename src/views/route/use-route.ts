@@ -15,7 +15,7 @@ import { routeLogs, type RouteState } from '@/store/documents/routes';
 import { knownPlaces } from '@/store/known/known-places';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';
 
 /** A route that is open: its document, and all that follows from it. */

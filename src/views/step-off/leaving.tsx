@@ -12,7 +12,7 @@ import { storeFault, type StoreFault } from '@/store/store-fault';
 import { Dial } from '@/ui/controls/dial';
 import { useOnce } from '@/views/shared/data/use-once';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { askToKeep, browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Sender } from '@/core/navigation/message';
-import { keepChoice, keptObject } from '@/store/kept-choice';
+import { keepTyped, keptObject } from '@/store/kept-choice';
 
 export const SENDER_FIELDS = ['name', 'party', 'need'] as const;
 
@@ -17,7 +17,7 @@ export function useSender(): readonly [Sender, (sender: Sender) => void] {
   const [sender, setSender] = useState(remembered);
   const keep = (next: Sender) => {
     setSender(next);
-    keepChoice(KEY, JSON.stringify(next));
+    keepTyped(KEY, JSON.stringify(next));
   };
   return [sender, keep];
 }

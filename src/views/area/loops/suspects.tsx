@@ -8,7 +8,7 @@ import type { Suspect } from '@/core/survey/blunder/suspects';
 import { visibleText } from '@/core/units/visible';
 import { OutingSession, type Outcome } from '@/store/outing-session';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
 import page from '@/views/shared/page/page.module.css';

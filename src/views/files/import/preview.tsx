@@ -24,9 +24,9 @@ interface Props {
 
 /** What would be imported, and what is there already. Nothing is written before that is chosen. */
 export function Preview({ name, summary, isCurrent, importer, onImported, onCancel }: Props) {
-  const { outings, profiles, areas, routes, knownPlaces, practice, messages } = summary;
+  const { outings, profiles, areas, routes, knownPlaces, practice, device, messages } = summary;
   const work = useImport(importer, name, summary, onImported);
-  const others = profiles + areas + routes + knownPlaces + practice;
+  const others = profiles + areas + routes + knownPlaces + practice + device;
   const isNothing = work.count === 0 && others === 0;
   return (
     <>
@@ -55,6 +55,7 @@ export function Preview({ name, summary, isCurrent, importer, onImported, onCanc
         {routes > 0 && <li>{WORDS.routes(routes)}</li>}
         {knownPlaces > 0 && <li>{WORDS.knownPlaces(knownPlaces)}</li>}
         {practice > 0 && <li>{WORDS.practice(practice)}</li>}
+        {device > 0 && <li>{WORDS.device}</li>}
       </ul>
       <Messages messages={messages} />
       {work.fault && (

@@ -20,7 +20,8 @@ interface Props {
   /** Where one is, for the square of short references; null where that is not known. */
   at: Position | null;
   edited: KnownPlace | null;
-  onDone: () => void;
+  /** Called with the place that was saved, or null where it was cancelled. */
+  onDone: (saved: KnownPlace | null) => void;
 }
 
 /** What is typed of a known place, what is wrong with it, and how it is stored. */
@@ -43,20 +44,21 @@ function useTyped({ known, at, edited, onDone }: Props) {
   const put = async () => {
     setAsked(true);
     if (!read?.ok || name.trim() === '' || isTaken) return;
-    keepChoice(SQUARE_KEY, square.trim() || null);
-    const { note } = edited ?? {};
-    const refused = await known.put({
+    void keepChoice(SQUARE_KEY, square.trim() || null);
+    const { withinMetres: _, ...others } = edited ?? {};
+    const place: KnownPlace = {
+      ...others,
       id: edited?.id ?? known.newId(),
       name: name.replace(/[\s;]+/g, ' ').trim(),
       ...read.value,
-      ...(note !== undefined && { note }),
-    });
+    };
+    const refused = await known.put(place, edited);
     setFault(refused);
     if (refused) return;
     setName('');
     setWhere('');
     setAsked(false);
-    onDone();
+    onDone(place);
   };
   return {
     square,
@@ -125,7 +127,9 @@ export function PlaceForm(props: Props) {
         <PressButton look="primary" large disabled={!read?.ok} onClick={() => void put()}>
           {read?.ok && read.value.positions.length > 1 ? WORDS.saveLine : WORDS.save}
         </PressButton>
-        {props.edited && <PressButton onClick={props.onDone}>{WORDS.cancel}</PressButton>}
+        {props.edited && (
+          <PressButton onClick={() => props.onDone(null)}>{WORDS.cancel}</PressButton>
+        )}
       </div>
     </Form>
   );

@@ -21,12 +21,16 @@ interface Props {
 /** The places and lines of the map, kept on this device for all outings. */
 export function PlacesTab({ known, at }: Props) {
   const [edited, setEdited] = useState<KnownPlace | null>(null);
-  const [removed, setRemoved] = useState<KnownPlace | null>(null);
+  const [done, setDone] = useState<{ id: string; words: string } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const remove = async (place: KnownPlace) => {
     const fault = await known.remove(place.id);
     setSaid(fault);
-    if (!fault) setRemoved(place);
+    if (!fault) setDone({ id: place.id, words: WORDS.removed(place.name) });
+  };
+  const undo = async (id: string) => {
+    setDone(null);
+    setSaid((await known.undo(id)) ?? WORDS.undone);
   };
   return (
     <>
@@ -37,25 +41,22 @@ export function PlacesTab({ known, at }: Props) {
         onEdit={setEdited}
         onRemove={(place) => void remove(place)}
       />
-      {removed && (
-        <p role="status">
-          {WORDS.removed(removed.name)}{' '}
-          <PressButton
-            onClick={() => {
-              setRemoved(null);
-              void known.put(removed).then(setSaid);
-            }}
-          >
-            {WORDS.undo}
-          </PressButton>
-        </p>
-      )}
+      <p role="status">
+        {done && (
+          <>
+            {done.words} <PressButton onClick={() => void undo(done.id)}>{WORDS.undo}</PressButton>
+          </>
+        )}
+      </p>
       <PlaceForm
         key={edited?.id ?? `new ${known.places.length}`}
         known={known}
         at={at}
         edited={edited}
-        onDone={() => setEdited(null)}
+        onDone={(changed) => {
+          setEdited(null);
+          if (changed) setDone({ id: changed.id, words: WORDS.changed(changed.name) });
+        }}
       />
       <Exchange known={known} onSaid={setSaid} />
       <p role="status">{said}</p>

@@ -5,7 +5,7 @@ import { isWorldFile, readWorldFile, type World } from '@/formats/picture/world-
 import { addPicture } from '@/store/pictures/pictures';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { askToKeep, browserDatabase } from '@/views/shared/data/browser-store';
+import { askToKeep, browserDatabase } from '@/store/browser-database';
 import type { PictureAnswer, PreparedPicture } from '@/workers/pictures/pictures-protocol';
 import { PictureReader } from '@/workers/pictures/pictures';
 import { WORDS } from '../words';
@@ -79,7 +79,9 @@ export function useAddPicture(onAdded: (id: string) => void) {
       if (answer.kind === 'too-large') return setAsked({ file, world, answer });
       onAdded(await kept(answer, plainName(file.name), world, rest));
     } catch (error) {
-      setFault(STORE_MESSAGES[storeFault(error)]);
+      const fault = storeFault(error);
+      // Outings are stored on this device: it is the picture that the browser refuses.
+      setFault(STORE_MESSAGES[fault === 'unavailable' ? 'no-files' : fault]);
     } finally {
       reader.stop();
       setBusy(false);

@@ -109,7 +109,7 @@ function NewControl({ picture, known, at, onAt, change }: Props & { at: Pixel })
   const wrong = !named && read && !read.ok ? faultMessage(read.fault) : null;
   const add = () => {
     if (!position) return;
-    keepChoice(SQUARE_KEY, square.trim() || null);
+    void keepChoice(SQUARE_KEY, square.trim() || null);
     const label = text.replace(/[\s;]+/g, ' ').trim();
     const control: PictureControl = { x: at.x, y: at.y, position, label };
     change((before) => ({ ...before, controls: [...before.controls, control] }));

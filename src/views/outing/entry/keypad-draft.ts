@@ -1,5 +1,5 @@
 import { shownUnits, type LengthSystem } from '@/core/units/shown';
-import { keepChoice, keptChoice } from '@/store/kept-choice';
+import { keepCopy, keepTyped, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 
 /** What the keys of the keypad write to. */
 export const PARTS = ['bearing', 'count'] as const;
@@ -50,6 +50,10 @@ export function keptDraft(outing: string): Draft | null {
 /** Keeps a draft through a reload and a killed tab. */
 export function keepDraft(outing: string, draft: Draft): void {
   const text = JSON.stringify(draft);
-  keepChoice(keyOf(outing), text, 'tab');
-  keepChoice(keyOf(outing), text);
+  keepCopy(keyOf(outing), text, 'tab');
+  keepTyped(keyOf(outing), text);
 }
+
+/** A draft without the leg that is logged: written with it. */
+export const draftLogged = (outing: string, draft: Draft): Kept =>
+  keptNow(keyOf(outing), JSON.stringify(draft));

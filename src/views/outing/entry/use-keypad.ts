@@ -6,10 +6,12 @@ import { interpretLine } from '@/core/log-text/interpret';
 import { writeGround } from '@/core/readings/ground';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution } from '@/core/survey/solution';
+import type { Kept } from '@/store/kept-choice';
 import { useOnce } from '@/views/shared/data/use-once';
 import { interpretationWords } from '@/views/shared/words/entry-words';
 import { bearingKeys } from './bearing-keys';
 import {
+  draftLogged,
   keepDraft,
   keptDraft,
   ownLength,
@@ -29,6 +31,9 @@ const BLANK: Draft = {
   ground: undefined,
   part: 'bearing',
 };
+
+/** What the next leg begins with. */
+const NEXT = { bearing: '', count: '', part: 'bearing' } as const;
 
 /** Without a pace a count of paces is no leg. */
 const usualUnit = ({ end }: Solution): Unit => (generalPace(end) === null ? ownLength() : 'p');
@@ -80,7 +85,10 @@ function useHeldDigits() {
 }
 
 /** The keypad's draft, how it reads as a leg, and what its keys do. */
-export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string | null>) {
+export function useKeypad(
+  solution: Solution,
+  save: (leg: Leg, kept: Kept) => Promise<string | null>,
+) {
   const [refused, setRefused] = useState<string | null>(null);
   const { draft, newest, change } = useDraft(solution.outing.id, setRefused);
   const unit = draft.unit ?? usualUnit(solution);
@@ -108,9 +116,10 @@ export function useKeypad(solution: Solution, save: (leg: Leg) => Promise<string
   };
   const [log, isLogging] = useOnce(async () => {
     if (!leg) return;
-    const [failed, digits] = await held.during(() => save(leg));
+    const kept = draftLogged(solution.outing.id, { ...newest.current, ...NEXT });
+    const [failed, digits] = await held.during(() => save(leg, kept));
     if (failed === null) {
-      change({ bearing: '', count: '', part: 'bearing' });
+      change(NEXT);
       digits.forEach(press);
     }
     setRefused(failed);

@@ -9,7 +9,7 @@ import { writePracticeFile } from '@/formats/practice/practice-file';
 import { fileName } from '@/formats/zip';
 import { removeCourse } from '@/store/practice/practice';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { save } from '@/views/shared/data/save-file';
 import { viewUrl } from '@/views/views';
 import styles from '../practice.module.css';

@@ -6,7 +6,7 @@ import { keepCourse } from '@/store/practice/practice';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { anySeed } from '../exercise/use-attempt';
 import styles from '../practice.module.css';
 import { WORDS } from '../words';

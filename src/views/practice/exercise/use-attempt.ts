@@ -4,7 +4,7 @@ import { useCallback, useRef, useState } from 'react';
 import { seedSchema, LARGEST_SEED, type Attempt, type Stage } from '@/core/practice/attempt';
 import type { Verdict } from '@/core/practice/judge';
 import { keepAttempt } from '@/store/practice/practice';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 
 /** A seed by chance, that a person can also type. */
 export const anySeed = (): number =>

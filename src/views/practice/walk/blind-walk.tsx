@@ -4,7 +4,7 @@ import { useCallback } from 'react';
 import type { KeptWalk } from '@/core/practice/walk/kept-walk';
 import { blindWalkOf } from '@/store/practice/blind-walks';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { ViewPage } from '@/views/shared/page/view-page';

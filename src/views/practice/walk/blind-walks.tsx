@@ -9,7 +9,7 @@ import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { trainer } from '@/workers/practice/practice';

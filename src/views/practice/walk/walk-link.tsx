@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { blindWalkOf } from '@/store/practice/blind-walks';
 import { useLive } from '@/ui/use-live';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { viewUrl } from '@/views/views';
 import { WORDS } from '../words';
 

@@ -13,7 +13,7 @@ import { endBlindWalk, walkOn } from '@/store/practice/blind-walks';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { Compass } from '../compass/compass';

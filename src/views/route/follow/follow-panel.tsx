@@ -15,7 +15,7 @@ import { bearingText, lengthText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { routeLogs } from '@/store/documents/routes';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useOnce } from '@/views/shared/data/use-once';

@@ -21,7 +21,7 @@ import { knownPlaces } from '@/store/known/known-places';
 import { listedOutings } from '@/store/snapshots/listed';
 import { useLive } from '@/ui/use-live';
 import { surveyOfArea } from '@/views/area/survey-of-area';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
 import { WORDS } from '../words';
 
@@ -167,8 +167,8 @@ export function usePointDraft({ from, edited, onSave }: Props) {
   const put = async () => {
     setAsked(true);
     if (!point) return;
-    keepChoice(SQUARE_KEY, fields.square.trim() || null);
-    if (fields.how === 'paper') keepChoice(SCALE_KEY, fields.scale);
+    void keepChoice(SQUARE_KEY, fields.square.trim() || null);
+    if (fields.how === 'paper') void keepChoice(SCALE_KEY, fields.scale);
     if (!(await onSave(point))) return;
     setAsked(false);
     setChosen(null);

@@ -10,10 +10,13 @@ export function DailyCopyMaker() {
     const timer = setTimeout(async () => {
       const [{ makeDailyCopy }, { browserDatabase }, { default: dayjs }] = await Promise.all([
         import('@/store/backup'),
-        import('./browser-store'),
+        import('@/store/browser-database'),
         import('dayjs'),
       ]);
       const now = new Date();
+      await import('@/store/pictures/pictures')
+        .then(({ storeAsBytes }) => storeAsBytes(browserDatabase()))
+        .catch(() => undefined);
       // A device that is full or stores nothing says so where a line is logged.
       await makeDailyCopy(browserDatabase(), dayjs(now).format('YYYY-MM-DD'), now).catch(
         () => undefined,

@@ -3,7 +3,7 @@ import type { EntryOf } from '@/core/entries/entry';
 import { paceLines } from '@/core/pacing/profile-paces';
 import { keptChoice } from '@/store/kept-choice';
 import { paceProfiles } from '@/store/profiles';
-import { browserDatabase } from './browser-store';
+import { browserDatabase } from '@/store/browser-database';
 
 /** Where the device stores which pace profile is in use. */
 export const PROFILE_KEY = 'cairn-profile';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useSyncExternalStore } from 'react';
 import { CountSession, type CountState } from '@/store/count-session';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 
 const LOADING: CountState = { status: 'loading' };
 

@@ -2,8 +2,9 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Command } from '@/core/edit/command';
 import { solve } from '@/core/survey/solve';
+import type { Kept } from '@/store/kept-choice';
 import { OutingSession, type SessionState } from '@/store/outing-session';
-import { browserDatabase } from '@/views/shared/data/browser-store';
+import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels, modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
 import { useAdjuster } from './use-adjuster';
 import { useLastHome } from './use-last-home';
@@ -38,11 +39,12 @@ export function useOuting(id: string, wanted = modelsUsed) {
       state,
       solved,
       models,
-      run: async (command: Command) => {
-        const outcome = await session.run(command, models);
+      /** `kept` is written with the change, or not at all. */
+      run: async (command: Command, kept: Kept | null = null) => {
+        const outcome = await session.run(command, models, kept);
         const asksForModels =
           outcome.kind === 'refused' && outcome.fault.code === 'model-not-loaded';
-        return asksForModels ? session.run(command, await loadEarthModels()) : outcome;
+        return asksForModels ? session.run(command, await loadEarthModels(), kept) : outcome;
       },
       undo: session.undo,
       redo: session.redo,

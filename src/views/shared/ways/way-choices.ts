@@ -42,5 +42,6 @@ function remembered(kept: Record<string, unknown>): WayChoices {
 }
 
 /** The choices about the ways home of an outing, the same in every view, kept on the device. */
-export const useWayChoices = (outing: string) => useKept(`cairn-ways-${outing}`, remembered);
+export const useWayChoices = (outing: string) =>
+  useKept(`cairn-ways-${outing}`, remembered, 'typed');
 export type ChooseWays = ReturnType<typeof useWayChoices>[1];

@@ -1,5 +1,5 @@
 'use client';
-import { CairnDatabase } from '@/store/database';
+import { CairnDatabase } from './database';
 
 let opened: CairnDatabase | undefined;
 
