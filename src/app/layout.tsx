@@ -7,12 +7,16 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { LastHome } from '@/ui/first-second/last-home';
 import { Frame } from '@/ui/frame';
+import { BUILD } from '@/ui/version/build';
+import { BUILD_TAG } from '@/ui/version/protocol';
 import { THEME_SCRIPT } from '@/ui/theme/theme-script';
 import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
 
 export const metadata: Metadata = {
   title: 'Cairn Back',
   description: 'Log bearings and paces leg by leg; read off the way straight home.',
+  // By this the offline worker knows the pages of its own build.
+  other: { [BUILD_TAG]: BUILD },
   icons: { icon: '/icons/cairn.svg', apple: '/icons/cairn-192.png' },
 };
 

@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 import type { PrecacheEntry, SerwistGlobalConfig } from 'serwist';
 import { Serwist } from 'serwist';
-import { CACHE_PREFIX, LOADED, WHICH_BUILD } from '../ui/version/protocol';
+import { CACHE_PREFIX, isOfBuild, LOADED, WHICH_BUILD, WORKER_BUILD } from '../ui/version/protocol';
 import { OLD_PATHS } from '../views/old-paths';
 
 declare global {
@@ -32,6 +32,20 @@ const build = entries.flatMap((entry) =>
 /** Each build has a cache of its own: the files of the one before stay while a tab runs it. */
 const cacheName = `${CACHE_PREFIX}${build ?? ''}`;
 
+/**
+ * Nothing is copied that is of another build: a page that an old server, or a cache on the way,
+ * still gives out would stay in this build's files for good. Then the worker is not installed, and
+ * the browser tries again later.
+ */
+const onlyThisBuild = {
+  cacheWillUpdate: async ({ response }: { response: Response }) => {
+    if (response.status !== 200) return null;
+    const isPage = response.headers.get('content-type')?.startsWith('text/html') ?? false;
+    if (!isPage || build === undefined) return response;
+    return isOfBuild(await response.clone().text(), build) ? response : null;
+  },
+};
+
 const serwist = new Serwist({
   precacheEntries: entries,
   precacheOptions: {
@@ -42,7 +56,7 @@ const serwist = new Serwist({
       const path = OLD_PATHS[url.pathname];
       return path === undefined ? [] : [new URL(path, url)];
     },
-    plugins: [keepWorkerUrl],
+    plugins: [keepWorkerUrl, onlyThisBuild],
   },
   runtimeCaching: [
     {
@@ -89,8 +103,9 @@ async function dropOldFiles(): Promise<void> {
 
 // A tab says that it has loaded; before this worker is in charge, another one's files are current.
 self.addEventListener('message', (event: ExtendableMessageEvent) => {
-  const isLoaded = (event.data as { kind?: unknown } | null)?.kind === LOADED;
-  if (isLoaded && self.registration.active?.scriptURL === self.location.href) {
+  const kind = (event.data as { kind?: unknown } | null)?.kind;
+  if (kind === WORKER_BUILD) event.ports[0]?.postMessage(build);
+  if (kind === LOADED && self.registration.active?.scriptURL === self.location.href) {
     event.waitUntil(dropOldFiles());
   }
 });

@@ -1,5 +1,6 @@
 import { uniform } from '../core/errors/random';
-import { keepChoice, keptChoice } from '../store/kept-choice';
+import { keepChoice } from '../store/keep-choice';
+import { keptChoice } from '../store/kept-choice';
 import type { HeadingDevice } from './heading';
 import type { MotionDevice } from './motion';
 import type { PositionDevice } from './position';

@@ -1,6 +1,6 @@
 import Dexie from 'dexie';
 import { replayCount, NO_COUNT, type Count, type CountLine, type CountRecord } from './count';
-import { openingFault, type CairnDatabase } from './database';
+import { inTime, openingFault, type CairnDatabase } from './database';
 import { KeptLog, onStoreTaken } from './kept-log';
 import { isClash, storeFault, type StoreFault } from './store-fault';
 
@@ -12,6 +12,8 @@ export type CountState =
 
 /** Each clash means another tab's tap; after this many in a row something else is wrong. */
 const MOST_TRIES = 64;
+/** Where tabs say that a count has grown. */
+const CHANNEL = 'cairn-back-counts';
 /** Until a store that could not be read is tried again. */
 const RETRY_MS = 2000;
 
@@ -25,6 +27,7 @@ export class CountSession {
   private readonly listeners = new Set<() => void>();
   private queue: Promise<unknown> = Promise.resolve();
   private opened = false;
+  private channel: BroadcastChannel | null = null;
   private readonly log: KeptLog<CountRecord>;
 
   constructor(
@@ -42,9 +45,14 @@ export class CountSession {
     const readOn = () => void this.readOn();
     globalThis.document?.addEventListener('visibilitychange', readOn);
     const stopWatching = onStoreTaken(this.database, readOn);
+    const channel = new BroadcastChannel(CHANNEL);
+    channel.addEventListener('message', ({ data }) => data === this.id && readOn());
+    this.channel = channel;
     readOn();
     return () => {
       this.listeners.delete(listener);
+      channel.close();
+      if (this.channel === channel) this.channel = null;
       stopWatching();
       globalThis.document?.removeEventListener('visibilitychange', readOn);
     };
@@ -114,13 +122,14 @@ export class CountSession {
         const number = this.count.number + 1;
         const record = { count: this.id, number, at: this.now().toISOString(), line };
         try {
-          await this.log.add(record);
+          await inTime(this.log.add(record));
         } catch (error) {
           if (!isClash(error)) throw error;
           this.take(await this.recordsAfter(this.count.number));
           continue;
         }
         this.take([record]);
+        this.channel?.postMessage(this.id);
         return null;
       }
       return 'blocked';

@@ -1,3 +1,4 @@
+import { DATABASE_NEWER } from '../ui/version/protocol';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ChangeRecord } from './change';
 import type { DocumentTable } from './documents/change';
@@ -74,7 +75,15 @@ export class CairnDatabase extends Dexie {
   declare readonly kept: Table<Kept, string>;
   declare readonly places: DocumentTable;
 
-  constructor(name = 'cairn-back') {
+  /** Transactions that are not complete yet, and who waits until there are none. */
+  private working = 0;
+  private readonly waiting = new Set<() => void>();
+
+  /** `gate` is asked before the database is opened: it rejects where it must not be yet. */
+  constructor(
+    name = 'cairn-back',
+    private readonly gate?: () => Promise<void>,
+  ) {
     // Strict: a transaction is complete only when its data are on the disk, not in a buffer.
     // Without a cache: with it, a live query shows what is still being written.
     super(name, { chromeTransactionDurability: 'strict', cache: 'disabled' });
@@ -109,6 +118,18 @@ export class CairnDatabase extends Dexie {
         );
         await transaction.table('knownPlaces').clear();
       });
+    this.use({
+      stack: 'dbcore',
+      name: 'working',
+      create: (core) => ({
+        ...core,
+        transaction: (tables, mode, options) => {
+          const transaction = core.transaction(tables, mode, options);
+          this.watch(transaction as unknown as IDBTransaction);
+          return transaction;
+        },
+      }),
+    });
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.
@@ -119,15 +140,86 @@ export class CairnDatabase extends Dexie {
       return agreeOnKept((opened as CairnDatabase).kept);
     });
   }
+
+  override open(): ReturnType<Dexie['open']> {
+    if (this.isOpen()) return super.open();
+    const open = this.gate
+      ? Dexie.Promise.resolve(this.gate()).then(
+          () => super.open(),
+          (error: unknown) => {
+            // What waits for the database must not wait for ever.
+            this.close();
+            throw error;
+          },
+        )
+      : super.open();
+    return open.catch(Dexie.VersionError, (error: unknown) => {
+      globalThis.dispatchEvent?.(new Event(DATABASE_NEWER));
+      throw error;
+    });
+  }
+
+  private watch(transaction: IDBTransaction): void {
+    this.working++;
+    const ended = () => {
+      this.working--;
+      if (this.working === 0) for (const go of this.waiting) go();
+    };
+    transaction.addEventListener('complete', ended, { once: true });
+    transaction.addEventListener('abort', ended, { once: true });
+  }
+
+  /** Resolves once no transaction is open; or after a while, since a page has to be left. */
+  async idle(longestMs = LONGEST_IDLE_MS): Promise<void> {
+    if (this.working === 0) return;
+    await new Promise<void>((resolve) => {
+      const go = () => {
+        clearTimeout(timer);
+        this.waiting.delete(go);
+        resolve();
+      };
+      const timer = setTimeout(go, longestMs);
+      this.waiting.add(go);
+    });
+  }
+}
+
+const LONGEST_IDLE_MS = 2000;
+
+/** A store that has not answered by then won't: some browsers leave a transaction hanging. */
+export const LONGEST_ANSWER_MS = 10_000;
+
+/** Thrown for a store that does not answer. */
+class SilentError extends Error {
+  override readonly name = 'SilentError';
+}
+
+/** Work of the store that has to be done in time; rejects where the store does not answer. */
+export async function inTime<Value>(
+  work: PromiseLike<Value>,
+  longestMs = LONGEST_ANSWER_MS,
+): Promise<Value> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new SilentError('the store does not answer')), longestMs);
+  });
+  try {
+    return await Promise.race([work, late]);
+  } finally {
+    clearTimeout(timer);
+  }
 }
 
 /**
  * Opens the database; resolves to why it can't be opened, or null. Ask before a live query, which
  * says nothing about a database that never opened.
  */
-export async function openingFault(database: CairnDatabase): Promise<StoreFault | null> {
+export async function openingFault(
+  database: CairnDatabase,
+  longestMs = LONGEST_ANSWER_MS,
+): Promise<StoreFault | null> {
   try {
-    await database.open();
+    await inTime(database.open(), longestMs);
     return null;
   } catch (error) {
     const fault = storeFault(error);

@@ -176,43 +176,52 @@ class Importer {
   }
 }
 
+/** What a file holds beside outings, checked. */
+function checkedDocuments({ areas = [], knownPlaces = [], routes = [] }: ImportOptions) {
+  return {
+    areas: areas.map((area) => areaSchema.parse(area)),
+    routes: routes.map((route) => routeSchema.parse(route)),
+    knownPlaces: knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace),
+  };
+}
+
+/** Writes documents inside the transaction of an import; resolves to the ids of those added. */
+async function addDocuments(
+  database: CairnDatabase,
+  { areas, routes, knownPlaces }: ReturnType<typeof checkedDocuments>,
+  renamed: ReadonlyMap<string, string>,
+  { now, newId }: ImportOptions,
+): Promise<Pick<ImportResult, 'areas' | 'routes'>> {
+  const added = { areas: [] as string[], routes: [] as string[] };
+  await mergeKnownPlaces(database, knownPlaces, now, newId);
+  for (const area of areas) {
+    const id = await areaLogs.import(database, withIds(area, renamed), now, newId);
+    if (id !== null) added.areas.push(id);
+  }
+  for (const route of routes) {
+    const id = await routeLogs.import(database, route, now, newId);
+    if (id !== null) added.routes.push(id);
+  }
+  return added;
+}
+
 /**
  * Imports outings, profiles, areas, routes, known places, what the trainer keeps and what a device
- * holds beside them: all of it or, when anything fails, none. Durable when the promise resolves. Two outings of one id in the
- * same file are kept as two. Profiles are merged: a calibration that exists stays as it is.
+ * holds beside them: all of it or, when anything fails, none. Durable when the promise resolves. Two
+ * outings of one id in the same file are kept as two. Profiles are merged: a calibration that exists
+ * stays as it is.
  */
 export async function importOutings(
   database: CairnDatabase,
   outings: readonly Outing[],
   profiles: readonly PaceProfile[],
   choose: (outing: Outing, index: number) => ConflictChoice,
-  {
-    now,
-    newId,
-    areas = [],
-    knownPlaces = [],
-    routes = [],
-    practice,
-    device,
-    pixels = new Map(),
-    onProgress,
-  }: ImportOptions,
+  options: ImportOptions,
 ): Promise<ImportResult> {
+  const { now, newId, practice, device, pixels = new Map(), onProgress } = options;
   const checked = outings.map((outing) => outingSchema.parse(outing));
-  const surveys = areas.map((area) => areaSchema.parse(area));
-  const result = {
-    added: 0,
-    replaced: 0,
-    skipped: 0,
-    ids: [] as string[],
-    areas: [] as string[],
-    routes: [] as string[],
-    practice: 0,
-    device: 0,
-  };
+  const documents = checkedDocuments(options);
   const stored = device && (await storedPixels(device, pixels));
-  const plans = routes.map((route) => routeSchema.parse(route));
-  const known = knownPlaces.map((place) => knownPlaceSchema.parse(place) as KnownPlace);
   const tables = [
     database.changes,
     database.profiles,
@@ -222,31 +231,22 @@ export async function importOutings(
     ...practiceTables(database),
     ...deviceTables(database),
   ];
-  await database.transaction('rw', tables, async () => {
+  return database.transaction('rw', tables, async () => {
     const before = await storedIds(database);
     const importer = new Importer(database, now.toISOString(), newId, before);
     for (const [index, outing] of checked.entries()) {
       onProgress?.(index / checked.length);
       await importer.take(outing, () => choose(outing, index));
     }
-    const { added, replaced, skipped, ids } = importer;
-    Object.assign(result, { added, replaced, skipped, ids: [...ids] });
+    const { added, replaced, skipped, ids, renamed, idHere } = importer;
     for (const profile of profiles) await mergeProfile(database, profile);
-    await mergeKnownPlaces(database, known, now, newId);
-    if (practice) result.practice = await mergePractice(database, practice, importer.idHere);
-    if (device && stored) {
-      result.device = await mergeDevice(database, device, stored, importer.idHere);
-    }
-    for (const area of surveys) {
-      const id = await areaLogs.import(database, withIds(area, importer.renamed), now, newId);
-      if (id !== null) result.areas.push(id);
-    }
-    for (const route of plans) {
-      const id = await routeLogs.import(database, route, now, newId);
-      if (id !== null) result.routes.push(id);
-    }
+    const kept = await addDocuments(database, documents, renamed, options);
+    return {
+      ...{ added, replaced, skipped, ids: [...ids], ...kept },
+      practice: practice ? await mergePractice(database, practice, idHere) : 0,
+      device: device && stored ? await mergeDevice(database, device, stored, idHere) : 0,
+    };
   });
-  return result;
 }
 
 async function mergeProfile(database: CairnDatabase, profile: PaceProfile): Promise<void> {

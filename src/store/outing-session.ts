@@ -3,7 +3,7 @@ import { faultOf, type Command } from '../core/edit/command';
 import type { Fault } from '../core/faults/fault';
 import type { EarthModels } from '../core/north/earth-models';
 import type { Change, ChangeRecord } from './change';
-import { openingFault, type CairnDatabase } from './database';
+import { inTime, openingFault, type CairnDatabase } from './database';
 import type { Kept } from './kept-choice';
 import { KeptLog, onStoreTaken } from './kept-log';
 import { replay, type Damage, type OutingState } from './replay';
@@ -228,7 +228,7 @@ export class OutingSession {
   private async add(change: Change, number: number, kept: Kept | null): Promise<boolean> {
     const record: ChangeRecord = { outing: this.id, number, at: this.now().toISOString(), change };
     try {
-      await this.log.add(record, kept);
+      await inTime(this.log.add(record, kept));
     } catch (error) {
       if (!isClash(error)) throw error;
       this.take(await this.recordsAfter(number - 1));

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { outingSchema, type Outing } from '../core/model/outing';
 import type { Change, ChangeRecord } from './change';
-import type { CairnDatabase } from './database';
+import { inTime, type CairnDatabase } from './database';
 import { replay, type OutingState, type Replayed } from './replay';
 import { isClash } from './store-fault';
 
@@ -69,7 +69,8 @@ export const lastChangedFirst = (stored: readonly StoredOuting[]): StoredOuting[
 export async function addOuting(database: CairnDatabase, outing: Outing, now: Date): Promise<void> {
   const change: Change = { kind: 'create', outing: outingSchema.parse(outing) };
   try {
-    await database.changes.add({ outing: outing.id, number: 0, at: now.toISOString(), change });
+    const record = { outing: outing.id, number: 0, at: now.toISOString(), change };
+    await inTime(database.changes.add(record));
   } catch (error) {
     if (!isClash(error)) throw error;
     await markOuting(database, outing.id, 'recover', now);

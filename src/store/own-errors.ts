@@ -7,7 +7,8 @@ import {
   type SigmaReading,
 } from '../core/model/error-settings';
 import type { LearnedSigma } from '../core/learning/learn';
-import { keepChoice, keptObject } from './kept-choice';
+import { keepChoice } from './keep-choice';
+import { keptObject } from './kept-choice';
 
 const OWN_ERRORS_KEY = 'cairn-errors';
 

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { addEntry } from '@/core/edit/command';
-import { agreeOnKept, keepChoice, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
+import { keepChoice } from '@/store/keep-choice';
+import { agreeOnKept, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 import { OutingSession } from '@/store/outing-session';
 import { addOuting } from '@/store/outings';
 import { closeAfterEach, newName, NOW, openDatabase, outingWithId } from '../support/databases';

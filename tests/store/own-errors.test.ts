@@ -1,5 +1,6 @@
+import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { keepChoice } from '@/store/kept-choice';
+import { keepChoice } from '@/store/keep-choice';
 import {
   errorsOfNewOuting,
   keepOwnErrors,

@@ -9,7 +9,7 @@ import type { CairnDatabase } from '@/store/database';
 import { areaLogs } from '@/store/documents/areas';
 import { routeLogs } from '@/store/documents/routes';
 import { placeLogs, putKnownPlace } from '@/store/known/known-places';
-import { keepChoice } from '@/store/kept-choice';
+import { keepChoice } from '@/store/keep-choice';
 import { addOuting } from '@/store/outings';
 import { addPicture, changePicture, mapPictures, pictureFile } from '@/store/pictures/pictures';
 import { keepAttempt, keepCourse, keepResults } from '@/store/practice/practice';

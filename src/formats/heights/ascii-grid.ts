@@ -1,10 +1,12 @@
 import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
-import { heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
+import { FARTHEST, heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
 
 const HEAD =
   /^\s*(ncols|nrows|xll(?:corner|center)|yll(?:corner|center)|cellsize|nodata_value)\s+(\S+)/i;
 const HEAD_LINES = 6;
+/** A number as grids are written; what is not a number may stand for a height that isn't known. */
+const HEIGHT = /^([+-]?\d{1,7}([.,]\d*)?(e[+-]?\d{1,2})?|nan|-?1\.70141.*e38)$/i;
 
 interface Head {
   readonly values: ReadonlyMap<string, number>;
@@ -46,7 +48,8 @@ function placeOf({ values, lines }: Head) {
   };
   const [west, south] = [corner('x'), corner('y')];
   const isWhole = Number.isInteger(columns) && Number.isInteger(rows) && columns > 1 && rows > 1;
-  if (!isWhole || !(cell > 0) || Number.isNaN(west + south)) {
+  const isOnEarth = [west, south, cell].every((each) => Math.abs(each) <= FARTHEST);
+  if (!isWhole || !(cell > 0) || !isOnEarth) {
     const wanted = 'ncols, nrows, xllcorner or xllcenter, yllcorner or yllcenter, and cellsize';
     const message = `A grid of heights begins with ${wanted}.`;
     return fail([fileFault(message, { line: lines + 1, column: 1 })]);
@@ -82,6 +85,12 @@ export const asciiGrid: HeightFormat = {
       return fail([fileFault(message, { line: head.value.lines + 1, column: 1 })]);
     }
     const isVoid = head.value.values.get('nodata_value') ?? -9999;
+    const odd = numbers.findIndex((word) => !HEIGHT.test(word));
+    if (odd >= 0) {
+      const line = head.value.lines + 1 + Math.floor(odd / columns);
+      const message = `“${numbers[odd]!.slice(0, 20)}” is no height in metres.`;
+      return fail([fileFault(message, { line, column: (odd % columns) + 1 })]);
+    }
     const metres = Float32Array.from(numbers, (word) => {
       const height = Number(word.replace(',', '.'));
       return height === isVoid ? NaN : heightOrVoid(height);

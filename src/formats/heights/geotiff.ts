@@ -2,7 +2,8 @@ import { fail, ok } from '../../core/units/result';
 import { fileFault } from '../format';
 import { geoPlace } from '../picture/geo-keys';
 import { isTiff, readGeoTags } from '../picture/geo-tags';
-import { heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
+import { openTiff } from '../picture/tiff';
+import { FARTHEST, heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
 
 const refused = (message: string) => fail([fileFault(message)]);
 
@@ -11,14 +12,18 @@ export const geoTiff: HeightFormat = {
   name: 'GeoTIFF',
   reads: (_name, bytes) => isTiff(bytes),
   async read(_name, bytes, map) {
-    const { fromArrayBuffer } = await import('geotiff');
-    const image = await (await fromArrayBuffer(bytes.slice().buffer)).getImage();
+    const opened = await openTiff(bytes.slice().buffer, MOST_POSTS);
+    if (!opened.ok) return refused(opened.fault);
+    const image = opened.value;
     const [columns, rows] = [image.getWidth(), image.getHeight()];
-    if (columns * rows > MOST_POSTS) return refused(`${columns} by ${rows} heights are too many.`);
     if (columns < 2 || rows < 2) return refused('A grid of heights has two posts a side at least.');
     const place = geoPlace(await readGeoTags(image));
     if (!place) return refused('This GeoTIFF does not tell where it is.');
     const [stepEast = 0, turn = 0, turned = 0, down = 0, west = 0, north = 0] = place.world.numbers;
+    const numbers = [stepEast, down, west, north];
+    if (!numbers.every((each) => Math.abs(each) <= FARTHEST)) {
+      return refused('This GeoTIFF tells a place that is not on the earth.');
+    }
     if (turn !== 0 || turned !== 0 || !(stepEast > 0) || !(down < 0)) {
       return refused('This GeoTIFF is turned; heights are read with north at the top.');
     }

@@ -24,6 +24,8 @@ export interface HeightFormat {
 
 /** More posts than a phone can hold, and than any sheet needs. */
 export const MOST_POSTS = 40_000_000;
+/** No metres of a map, and no degrees, are more: false origins reach to some 40,000 km. */
+export const FARTHEST = 5e7;
 /** Below the shore of the Dead Sea, and above Everest: anything beyond is no height. */
 const LOWEST = -500;
 const HIGHEST = 9000;

@@ -276,7 +276,7 @@ async function readArchive(
   choices: ReadChoices,
 ): Promise<ReadResult> {
   const isWanted = (name: string) => READABLE.test(name) || PIXELS.test(name);
-  const unzipped = await readZip(bytes, isWanted);
+  const unzipped = await readZip(bytes, isWanted, (name) => PIXELS.test(name));
   if (!unzipped.ok) return unread(unzipped.fault);
   const { passedOver } = unzipped.value;
   const whole = wholeLogbookIn(unzipped.value.files);

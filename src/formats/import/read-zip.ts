@@ -12,7 +12,9 @@ import { fileFault, type FileFault } from '../format';
 configure({ useWebWorkers: false });
 
 /** An archive that would unpack to more is refused before any of it is unpacked, in bytes. */
-const MOST_UNPACKED = 300_000_000;
+const MOST_UNPACKED = 64_000_000;
+/** The same of pictures in the archive of a backup. */
+const MOST_PICTURES = 300_000_000;
 const MOST_FILES = 2_000;
 
 /** What systems and packers put beside the files, and nobody means to hand on. */
@@ -44,11 +46,12 @@ class Refusal extends Error {}
 export async function readZip(
   bytes: Uint8Array,
   wanted: (name: string) => boolean,
+  isPicture: (name: string) => boolean = () => false,
 ): Promise<Result<Unzipped, FileFault[]>> {
   const zip = new ZipReader(new Uint8ArrayReader(bytes));
   try {
     const entries = await directoryOf(zip);
-    checkDirectory(entries);
+    checkDirectory(entries, isPicture);
     const isMeant = ({ filename }: FileEntry) =>
       !BESIDE_THE_FILES.test(filename) && wanted(filename);
     const files: ZippedFile[] = [];
@@ -96,9 +99,14 @@ const STORED = 0;
 const DEFLATED = 8;
 
 /** What the list of files alone tells. */
-function checkDirectory(entries: readonly FileEntry[]): void {
-  const size = entries.reduce((sum, { uncompressedSize }) => sum + uncompressedSize, 0);
-  if (size > MOST_UNPACKED) throw tooMuch();
+function checkDirectory(entries: readonly FileEntry[], isPicture: (name: string) => boolean): void {
+  const sizeOf = (pictures: boolean) =>
+    entries.reduce(
+      (sum, { filename, uncompressedSize }) =>
+        sum + (isPicture(filename) === pictures ? uncompressedSize : 0),
+      0,
+    );
+  if (sizeOf(false) > MOST_UNPACKED || sizeOf(true) > MOST_PICTURES) throw tooMuch();
   const names = new Set<string>();
   for (const { filename, encrypted, compressionMethod } of entries) {
     if (compressionMethod !== STORED && compressionMethod !== DEFLATED && !encrypted) {

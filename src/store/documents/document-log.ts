@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import equal from 'fast-deep-equal';
 import type * as z from 'zod/mini';
-import type { CairnDatabase } from '../database';
+import { inTime, type CairnDatabase } from '../database';
 import { isClash, storeFault, type StoreFault } from '../store-fault';
 import {
   recordReader,
@@ -103,15 +103,15 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     now: Date,
   ): Promise<DocumentOutcome> {
     try {
-      await this.restore(database, id);
+      await inTime(this.restore(database, id));
       for (let tries = 0; tries < MOST_TRIES; tries++) {
-        const { state, damaged } = await this.stored(database, id);
+        const { state, damaged } = await inTime(this.stored(database, id));
         if (damaged) return { kind: 'unsaved', fault: 'failed' };
         const change = make(state);
         if (!change) return { kind: 'nothing' };
         if (change === GONE) return { kind: 'unsaved', fault: GONE };
         try {
-          await this.write(database, id, (state?.number ?? -1) + 1, now, change);
+          await inTime(this.write(database, id, (state?.number ?? -1) + 1, now, change));
           return { kind: 'saved' };
         } catch (error) {
           if (!isClash(error)) throw error;

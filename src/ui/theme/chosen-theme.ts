@@ -1,6 +1,7 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { keepChoice, keptChoice, onKept } from '../../store/kept-choice';
+import { keepChoice } from '../../store/keep-choice';
+import { keptChoice, onKept } from '../../store/kept-choice';
 import { THEME_KEY, THEMES, type Theme } from './theme-script';
 
 const CHANGED = 'cairn-theme-changed';

@@ -7,7 +7,8 @@ import {
   USUAL_UNITS,
   type ShownUnits,
 } from '@/core/units/shown';
-import { keepChoice, keptObject, onKept } from '@/store/kept-choice';
+import { keepChoice } from '@/store/keep-choice';
+import { keptObject, onKept } from '@/store/kept-choice';
 
 const UNITS_KEY = 'cairn-units';
 

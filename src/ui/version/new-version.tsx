@@ -1,10 +1,11 @@
 'use client';
 import { useSerwist } from '@serwist/turbopack/react';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import styles from '../notice.module.css';
 import { isBusy, VersionChannel } from './agreement';
 import { BUILD } from './build';
-import { LOADED, WHICH_BUILD } from './protocol';
+import { loadNewest } from './newest';
+import { DATABASE_NEWER, LOADED, UPGRADE_WAITS, WHICH_BUILD } from './protocol';
 
 const WORDS = {
   waiting: 'A new version of Cairn Back is ready. Your log stays as it is.',
@@ -19,11 +20,12 @@ const WORDS = {
   agree: 'Update this tab too',
   taken: 'Cairn Back was updated in another tab. Load this page again when it suits you.',
   reload: 'Load again',
+  gate: 'Other tabs still use the old version. This page opens once they have moved on.',
 } as const;
 
 /** What is said about versions: nothing, a new one, other tabs that are busy, or being asked. */
 type Shown =
-  | { readonly kind: 'nothing' | 'waiting' | 'asked' | 'taken' }
+  | { readonly kind: 'nothing' | 'waiting' | 'asked' | 'taken' | 'gate' }
   | { readonly kind: 'busy'; readonly tabs: number };
 const NOTHING: Shown = { kind: 'nothing' };
 
@@ -37,6 +39,8 @@ export function NewVersion() {
       return (
         <Notice words={WORDS.waiting} action={WORDS.update} onAction={update} onLater={dismiss} />
       );
+    case 'gate':
+      return <Notice words={WORDS.gate} action={WORDS.anyway} onAction={anyway} />;
     case 'busy':
       return (
         <Notice
@@ -88,20 +92,28 @@ function useVersions() {
   useEffect(() => (serwist ? answerWhichBuild() : undefined), [serwist]);
   useEffect(() => {
     if (!serwist) return;
-    const onWaiting = () => setShown({ kind: 'waiting' });
+    const onWaiting = () => {
+      if (!gated.current) setShown({ kind: 'waiting' });
+    };
     serwist.addEventListener('waiting', onWaiting);
     return () => serwist.removeEventListener('waiting', onWaiting);
   }, [serwist]);
-  useReloadWhenTaken(() => setShown({ kind: 'taken' }));
+  const gated = useRef(false);
+  useReloadWhenTaken(gated, () => setShown({ kind: 'taken' }));
 
-  const take = () => serwist?.messageSkipWaiting();
-  return {
-    shown,
-    update: () =>
+  const take = useCallback(() => serwist?.messageSkipWaiting(), [serwist]);
+  const update = useCallback(
+    () =>
       channel.current?.ask(({ busy }) => {
         if (busy > 0) setShown({ kind: 'busy', tabs: busy });
         else take();
       }),
+    [take],
+  );
+  useGate(gated, () => setShown({ kind: 'gate' }), update);
+  return {
+    shown,
+    update,
     anyway: take,
     agree: () => {
       setShown(NOTHING);
@@ -111,8 +123,37 @@ function useVersions() {
   };
 }
 
+/**
+ * A page that may not open the database yet, since older tabs use it, can do nothing but take over
+ * once they agree; one that is older than the database loads the newest version.
+ */
+function useGate(gated: RefObject<boolean>, onGate: () => void, update: () => void): void {
+  const { serwist } = useSerwist();
+  const latest = useRef({ onGate, update });
+  useEffect(() => {
+    latest.current = { onGate, update };
+  });
+  useEffect(() => {
+    const wait = () => {
+      gated.current = true;
+      latest.current.onGate();
+      void serwist?.update().catch(() => undefined);
+    };
+    const take = () => gated.current && latest.current.update();
+    const newer = () => void loadNewest();
+    addEventListener(UPGRADE_WAITS, wait);
+    addEventListener(DATABASE_NEWER, newer);
+    serwist?.addEventListener('waiting', take);
+    return () => {
+      removeEventListener(UPGRADE_WAITS, wait);
+      removeEventListener(DATABASE_NEWER, newer);
+      serwist?.removeEventListener('waiting', take);
+    };
+  }, [gated, serwist]);
+}
+
 /** Loads the page again once a new version is in charge; a busy tab is only told. */
-function useReloadWhenTaken(onTaken: () => void): void {
+function useReloadWhenTaken(gated: RefObject<boolean>, onTaken: () => void): void {
   const told = useRef(onTaken);
   useEffect(() => {
     told.current = onTaken;
@@ -123,13 +164,13 @@ function useReloadWhenTaken(onTaken: () => void): void {
     let inCharge = serviceWorker.controller !== null;
     const changed = () => {
       // The first worker of all takes charge of pages that are of its own build.
-      if (!inCharge) inCharge = true;
+      if (!inCharge && !gated.current) inCharge = true;
       else if (isBusy()) told.current();
       else location.reload();
     };
     serviceWorker.addEventListener('controllerchange', changed);
     return () => serviceWorker.removeEventListener('controllerchange', changed);
-  }, []);
+  }, [gated]);
 }
 
 /** Tells the offline worker that this tab has loaded, and its build whenever it asks. */

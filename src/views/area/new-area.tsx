@@ -10,7 +10,7 @@ import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './area.module.css';
@@ -39,7 +39,7 @@ function useChoice(chosen: readonly string[]) {
   }, []);
   const openWhenSaved = (outcome: DocumentOutcome, id: string) => {
     if (outcome.kind === 'unsaved') setFault(STORE_MESSAGES[outcome.fault]);
-    else location.assign(viewUrl('area', id));
+    else void leaveFor(viewUrl('area', id));
   };
   // In the order of the list: the first one is the origin.
   const ids = outings.map((outing) => outing.id).filter((each) => chosen.includes(each));

@@ -19,6 +19,7 @@ import styles from './area.module.css';
 import { startFrom } from './start-from';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
+import { leaveFor } from '@/store/browser-database';
 
 /** The two places that a way is asked for. */
 export interface WayEnds {
@@ -70,8 +71,8 @@ export function WayBetween({ open, survey, ends, onEnds }: Props) {
     if (from === null) return;
     const id = await startFrom(open, survey, from, walker);
     if (id === null) return setIsUnsaved(true);
-    if (toward === null) return location.assign(viewUrl('outing', id));
-    location.assign(viewUrl('counter', id, toCount(survey, walker, from, toward)));
+    if (toward === null) return void leaveFor(viewUrl('outing', id));
+    void leaveFor(viewUrl('counter', id, toCount(survey, walker, from, toward)));
   };
   return (
     <Section id="area-way" title={WORDS.way}>

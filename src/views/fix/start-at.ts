@@ -5,7 +5,7 @@ import { addOuting } from '@/store/outings';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { askToKeep, browserDatabase } from '@/store/browser-database';
+import { askToKeep, browserDatabase, leaveFor } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { viewUrl } from '@/views/views';
 
@@ -28,6 +28,6 @@ export async function startAt(at: Position): Promise<string | null> {
     return STORE_MESSAGES[storeFault(error)];
   }
   askToKeep();
-  location.assign(viewUrl('outing', id));
+  void leaveFor(viewUrl('outing', id));
   return null;
 }

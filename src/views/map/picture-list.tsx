@@ -7,7 +7,7 @@ import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { AddPicture } from './add/add-picture';
@@ -40,7 +40,7 @@ export function PictureList({ route, outing }: Props) {
           ))}
         </ul>
         {bytes > 0 && <p className={styles.soft}>{WORDS.kept(bytes)}</p>}
-        <AddPicture onAdded={(id) => location.assign(urlOf(id))} />
+        <AddPicture onAdded={(id) => void leaveFor(urlOf(id))} />
       </Section>
     </ViewPage>
   );

@@ -40,6 +40,9 @@ export const WORDS = {
   scale: 'Scale it down',
   cancel: 'Cancel',
   reading: 'Reading the picture…',
+  stop: 'Stop reading',
+  stopped: 'The reading was stopped. Nothing was added.',
+  tooSlow: 'This picture takes too long to read here. Save it as JPEG or PNG, and try that.',
   kept: (bytes: number) => `${megabytes(bytes)} of pictures are kept.`,
   about: (width: number, height: number, bytes: number) =>
     `${width} × ${height}, ${megabytes(bytes)}`,

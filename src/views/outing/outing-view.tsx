@@ -22,6 +22,7 @@ import { useRoom } from '@/views/shared/page/use-room';
 import { useOutingView, type OutingViewState } from './use-outing-view';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { WORDS } from './words';
+import { leaveFor } from '@/store/browser-database';
 
 interface Props {
   open: OpenOuting;
@@ -61,7 +62,7 @@ const useKeyActions = (
       find: () => setSought(''),
       shortcuts: () => setDialog('shortcuts'),
       keypad: () => setKeypad(true),
-      counter: () => location.assign(viewUrl('counter', id)),
+      counter: () => void leaveFor(viewUrl('counter', id)),
     }),
     [id, step, setDialog, setSought, setKeypad],
   );

@@ -4,6 +4,7 @@ import type { Dialog } from './dialogs/dialog';
 import { LINE_FORMS } from './entry/line-forms';
 import type { KeyActions } from './use-keys';
 import { WORDS } from './words';
+import { leaveFor } from '@/store/browser-database';
 
 /** All actions of the outing view, by name. */
 export const paletteActions = (
@@ -24,7 +25,7 @@ export const paletteActions = (
   ...MENU_VIEWS.map((view) => ({
     name: `${view.title}: ${view.menu}`,
     keys: view.id === 'counter' ? 'C' : undefined,
-    act: () => location.assign(viewUrl(view.id, id)),
+    act: () => void leaveFor(viewUrl(view.id, id)),
   })),
   { name: 'Keyboard shortcuts', keys: '?', act: () => open('shortcuts') },
 ];

@@ -1,4 +1,5 @@
-import { keepCopy, keepTyped, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
+import { keepTyped } from '@/store/keep-choice';
+import { keepCopy, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 
 /** The line that is typed but not logged, kept for after a reload: one an outing. */
 const keyOf = (outing: string) => `cairn-line-${outing}`;

@@ -209,7 +209,6 @@ const useStep = (
 export function useOutingView(open: OpenOuting, outing: Outing, solution: Solution) {
   const { run, status, setStatus, setRefused, unsaved } = useCommands(open, outing);
   const line = useEntryText(solution, open.models, setRefused);
-  const { id } = outing;
   const [selected, setSelected] = useState<number | null>(null);
   const effectOf = useHeaderEffect(open, outing, solution);
   const { editing, reason, settled, text, now, clear, finish, begin } = line;
@@ -217,14 +216,14 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   const saveEntry = useCallback(
     async (entry: Entry, typed = now()) => {
       const command = commandFor(editing, entry, reason);
-      const forgotten = editing === null ? lineForgotten(id) : null;
+      const forgotten = editing === null ? lineForgotten(outing.id) : null;
       if ((await run(command, WORDS.saved(short(entry)), forgotten)) !== null) return false;
       // The struck line stays where it was; the corrected one is below it, and selected.
       if (editing?.how === 'replace' && !equal(editing.seen, entry)) setSelected(editing.index + 1);
       finish(typed);
       return true;
     },
-    [editing, reason, run, now, finish, id],
+    [editing, reason, run, now, finish, outing.id],
   );
 
   const log = async (): Promise<boolean> => {
@@ -235,7 +234,7 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
     const { header } = read;
     const command = changeHeader((before) => ({ ...before, ...header }));
     const said = `${WORDS.saved(text.trim())} ${effectOf(header)}`;
-    if ((await run(command, said, lineForgotten(id))) !== null) return false;
+    if ((await run(command, said, lineForgotten(outing.id))) !== null) return false;
     finish(text);
     return true;
   };
@@ -259,8 +258,8 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
     save,
     saving,
     saveEntry,
-    saveLines: ({ entries, header }: MoreLines) =>
-      run(addLines(entries, header), WORDS.savedLines(entries.length)),
+    saveLines: (more: MoreLines) =>
+      run(addLines(more.entries, more.header), WORDS.savedLines(more.entries.length)),
     rename: (from: string, to: string) => run(renameStation(from, to), WORDS.renamed(from, to)),
     changeSettings: (settings: OutingSettings) =>
       run(changeSettings(settings), WORDS.savedEffect(effectOf(settings.header))),

@@ -7,6 +7,14 @@ export const DEMO_LOGS = [
   { id: 'demo-north-ridge', file: 'north-ridge.log.txt' },
 ] as const;
 
+/** All files of the demo: each is copied for offline use. */
+export const DEMO_FILES = [
+  ...DEMO_LOGS.map(({ file }) => file),
+  'plateau.route.txt',
+  'ormsay-lake.asc',
+  'ormsay-lake.png',
+] as const;
+
 /** Stations that two or three of them have in common. */
 const SHARED = ['Dock', 'Gauge 2', 'Gauge 3', 'Gauge 4', 'Gauge 5', 'Esker top'] as const;
 

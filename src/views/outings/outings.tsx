@@ -15,6 +15,7 @@ import styles from './outings.module.css';
 import { useOutings } from './use-outings';
 import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from './words';
+import { leaveFor } from '@/store/browser-database';
 
 /** What is being done with outings, and what went wrong with it. */
 function useAttempts() {
@@ -56,7 +57,7 @@ export function Outings() {
   const { fault, busy, attempt } = useAttempts();
   const [removed, setRemoved] = useState<Removed | null>(null);
   const outings = state.status === 'ready' ? state.outings : [];
-  const open = (id: string) => location.assign(viewUrl('outing', id));
+  const open = (id: string) => void leaveFor(viewUrl('outing', id));
   const start = () =>
     attempt(async () => {
       const today = dayjs();
@@ -92,7 +93,7 @@ export function Outings() {
             busy={busy}
             onDemo={() => attempt(async () => open(await openDemo()))}
             onDemoArea={() =>
-              attempt(async () => location.assign(viewUrl('area', await openDemoArea())))
+              attempt(async () => void leaveFor(viewUrl('area', await openDemoArea())))
             }
           />
         )}

@@ -2,7 +2,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Calibration, PaceProfile } from '@/core/model/pace-profile';
 import { openingFault } from '@/store/database';
-import { keepChoice, keptChoice } from '@/store/kept-choice';
+import { keepChoice } from '@/store/keep-choice';
+import { keptChoice } from '@/store/kept-choice';
 import { addCalibration, nameProfile, paceProfiles } from '@/store/profiles';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';

@@ -1,7 +1,7 @@
 import { readRouteText } from '@/core/log-text/route/route-text';
 import { routeLogs } from '@/store/documents/routes';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { viewUrl } from '@/views/views';
 import { WORDS } from './words';
 
@@ -24,6 +24,6 @@ export async function storeDemoRoute(): Promise<string | null> {
 /** Stores the demo route and opens it; resolves to why that failed, or null. */
 export async function openDemoRoute(): Promise<string | null> {
   const fault = await storeDemoRoute();
-  if (fault === null) location.assign(viewUrl('route', DEMO_ROUTE.id));
+  if (fault === null) void leaveFor(viewUrl('route', DEMO_ROUTE.id));
   return fault;
 }

@@ -12,7 +12,7 @@ import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
-import { askToKeep, browserDatabase } from '@/store/browser-database';
+import { askToKeep, browserDatabase, leaveFor } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
@@ -31,7 +31,7 @@ async function storeAndOpen(route: Route): Promise<string | null> {
   const outcome = await routeLogs.add(browserDatabase(), route, new Date());
   if (outcome.kind === 'unsaved') return STORE_MESSAGES[outcome.fault];
   askToKeep();
-  location.assign(viewUrl('route', route.id));
+  void leaveFor(viewUrl('route', route.id));
   return null;
 }
 

@@ -11,7 +11,7 @@ import { fileName } from '@/formats/zip';
 import { addOuting } from '@/store/outings';
 import { PressButton } from '@/ui/controls/press-button';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { save } from '@/views/shared/data/save-file';
 import { useOnce } from '@/views/shared/data/use-once';
 import { viewUrl } from '@/views/views';
@@ -32,7 +32,7 @@ async function startFollowing(plan: Plan) {
   const outing = outingOfRoute(plan, crypto.randomUUID());
   if (!outing) return;
   await addOuting(browserDatabase(), outing, new Date());
-  location.assign(viewUrl('route', plan.route.id, { outing: outing.id }));
+  void leaveFor(viewUrl('route', plan.route.id, { outing: outing.id }));
 }
 
 /** What is done with the route as a whole: start it, undo, print, export, delete. */

@@ -12,7 +12,7 @@ import { storeFault, type StoreFault } from '@/store/store-fault';
 import { Dial } from '@/ui/controls/dial';
 import { useOnce } from '@/views/shared/data/use-once';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { askToKeep, browserDatabase } from '@/store/browser-database';
+import { askToKeep, browserDatabase, leaveFor } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
@@ -65,7 +65,7 @@ export function Leaving() {
       askToKeep();
       // From here on the page is left: nothing may be started again.
       setLeaving(true);
-      location.assign(viewUrl('step-off', outing.id));
+      void leaveFor(viewUrl('step-off', outing.id));
     } catch (error) {
       setFault(storeFault(error));
     }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Sender } from '@/core/navigation/message';
-import { keepTyped, keptObject } from '@/store/kept-choice';
+import { keepTyped } from '@/store/keep-choice';
+import { keptObject } from '@/store/kept-choice';
 
 export const SENDER_FIELDS = ['name', 'party', 'need'] as const;
 

@@ -1,5 +1,7 @@
 import { geoPlace, type GeoPlace } from '../../formats/picture/geo-keys';
+import { imageSize } from 'image-size';
 import { isTiff, readGeoTags } from '../../formats/picture/geo-tags';
+import { openTiff, orientationOf, upright } from '../../formats/picture/tiff';
 import { MOST_BYTES, MOST_PIXELS, type PictureAnswer } from './pictures-protocol';
 
 const THUMBNAIL = 320;
@@ -11,31 +13,62 @@ interface Decoded {
   readonly place: GeoPlace | null;
 }
 
+/** Why a file is not opened, in words; without any it is no picture that is known. */
+class Unreadable extends Error {}
+
 /** A TIFF by the package `geotiff`, which browsers don't read by themselves. */
-async function decodeTiff(file: Blob): Promise<Decoded | null> {
-  const { fromArrayBuffer } = await import('geotiff');
-  const image = await (await fromArrayBuffer(await file.arrayBuffer())).getImage();
-  const [width, height] = [image.getWidth(), image.getHeight()];
-  if (width * height > MOST_PIXELS) return null;
+async function decodeTiff(file: Blob): Promise<Decoded> {
+  const opened = await openTiff(await file.arrayBuffer(), MOST_PIXELS);
+  if (!opened.ok) throw new Unreadable(opened.fault);
+  const image = opened.value;
+  const place = geoPlace(await readGeoTags(image));
   const colours = (await image.readRGB({ interleave: true })) as Uint8Array;
-  const pixels = new Uint8ClampedArray(width * height * 4);
+  const pixels = new Uint8ClampedArray(image.getWidth() * image.getHeight() * 4);
   for (let i = 0, from = 0; i < pixels.length; i += 4, from += 3) {
     pixels[i] = colours[from]!;
     pixels[i + 1] = colours[from + 1]!;
     pixels[i + 2] = colours[from + 2]!;
     pixels[i + 3] = 255;
   }
-  const place = geoPlace(await readGeoTags(image));
-  return { bitmap: await createImageBitmap(new ImageData(pixels, width, height)), place };
+  // What says where it is counts its pixels as they are in the file.
+  const orientation = place ? 1 : await orientationOf(image);
+  const stood = upright(
+    new Uint32Array(pixels.buffer),
+    image.getWidth(),
+    image.getHeight(),
+    orientation,
+  );
+  const data = new Uint8ClampedArray(stood.pixels.buffer);
+  return { bitmap: await createImageBitmap(new ImageData(data, stood.width, stood.height)), place };
 }
 
-async function decode(file: Blob): Promise<Decoded | null> {
+/** A browser that decodes more than this may be ended for it: a phone has little memory. */
+const MOST_DECODED = 160_000_000;
+
+async function decode(file: Blob): Promise<Decoded> {
+  const bytes = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
+  if (isTiff(bytes)) return decodeTiff(file);
+  const [width, height] = sizeOf(bytes);
+  if (width * height > MOST_DECODED) {
+    const most = MOST_DECODED / 1_000_000;
+    throw new Unreadable(
+      `This picture is ${width} by ${height} pixels: more than ${most} million can’t be opened ` +
+        'here. Scale it down with another program first.',
+    );
+  }
+  return { bitmap: await createImageBitmap(file), place: null };
+}
+
+/** What says how large a picture is stands at its beginning, behind what a camera writes there. */
+const HEAD_BYTES = 512_000;
+
+/** Width and height by the head of a file; 0 where it doesn't tell. */
+function sizeOf(bytes: Uint8Array): [number, number] {
   try {
-    const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
-    if (isTiff(head)) return await decodeTiff(file);
-    return { bitmap: await createImageBitmap(file), place: null };
+    const { width, height } = imageSize(bytes);
+    return [width, height];
   } catch {
-    return null;
+    return [0, 0];
   }
 }
 
@@ -72,8 +105,12 @@ function scaledPlace(place: GeoPlace | null, k: number): GeoPlace | null {
 
 /** Reads a file that is to be kept as the picture of a map. */
 export async function prepare(file: Blob, mayScale: boolean): Promise<PictureAnswer> {
-  const decoded = await decode(file);
-  if (!decoded) return { kind: 'unreadable' };
+  let decoded: Decoded;
+  try {
+    decoded = await decode(file);
+  } catch (thrown) {
+    return { kind: 'unreadable', why: thrown instanceof Unreadable ? thrown.message : null };
+  }
   const { bitmap, place } = decoded;
   const { width, height } = bitmap;
   const isTooLarge = width * height > MOST_PIXELS || file.size > MOST_BYTES;

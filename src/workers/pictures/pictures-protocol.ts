@@ -29,7 +29,8 @@ export type PictureAnswer =
       readonly bytes: number;
       readonly scaled: { readonly width: number; readonly height: number };
     }
-  | { readonly kind: 'unreadable' };
+  /** `why` in words, where it is known. */
+  | { readonly kind: 'unreadable'; readonly why: string | null };
 
 /** A picture that is open: its size, and how many times it was halved. */
 export interface OpenPicture {

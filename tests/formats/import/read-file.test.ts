@@ -82,4 +82,27 @@ describe('hostile files', () => {
       'No file in this archive can be read.',
     );
   });
+
+  it('an archive of another packing is told by its name, and not as damaged', async () => {
+    const zip = zipSync({ 'a.log.txt': strToU8('220 65m\n') });
+    const view = new DataView(zip.buffer);
+    const central = zip.findIndex((_, i) => i + 4 < zip.length && view.getUint32(i) === 0x504b0102);
+    for (const [method, name] of [
+      [12, 'bzip2'],
+      [14, 'LZMA'],
+      [9, 'Deflate64'],
+      [61, 'method 61'],
+    ] as const) {
+      view.setUint16(8, method, true);
+      view.setUint16(central + 10, method, true);
+      expect(await refusedFile(zip)).toMatch(new RegExp(`is packed by ${name}`));
+    }
+  });
+
+  it('an empty file in an archive is passed over, and not the whole archive', async () => {
+    const zip = zipSync({ 'a.log.txt': strToU8('220 65m\n'), 'all.csv': new Uint8Array(0) });
+    const read = await contentsOfFile(zip);
+    expect(read.outings).toHaveLength(1);
+    expect(read.messages.join(' ')).toMatch(/Passed over in the archive: all\.csv/);
+  });
 });

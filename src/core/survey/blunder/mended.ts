@@ -3,8 +3,7 @@ import type { Network } from '../network/readings';
 import type { Instead } from '../slips/slip';
 import { radians } from '../../units/units';
 import { polar, scaled, sumOf, type PlanePoint } from '../../units/plane';
-import { localTurn, sharedMoves } from '../party/checked';
-import { localOf } from './taken-out';
+import { localOf, localTurn, sharedMoves } from '../party/checked';
 import { moved, times } from './two-by-two';
 
 /** A line that lies elsewhere. */

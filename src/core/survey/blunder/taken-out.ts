@@ -6,6 +6,7 @@ import { LEAST_VARIANCE, type Network, type NetworkLine } from '../network/readi
 import type { Instead } from '../slips/slip';
 import {
   addJoint,
+  localOf,
   localTurn,
   readingMoves,
   sharedMoves,
@@ -85,12 +86,6 @@ export function likelihood(
   const determinant = xx * yy - xy * xy;
   const square = (yy * east * east - 2 * xy * east * north + xx * north * north) / determinant;
   return { log: -0.5 * (square + Math.log(determinant)), square };
-}
-
-/** The local error of a line; 0 for one without. */
-export function localOf({ network, locals }: Adjusted, index: number): number {
-  const { local } = network.lines[index]!;
-  return local === undefined ? 0 : locals[local]!;
 }
 
 /** What one unit of an error of its bearing would move the line's end by. */

@@ -103,6 +103,12 @@ export const localTurn = ({ lines }: Adjusted, index: number): PlanePoint => ({
   north: lines[index]!.localNorth,
 });
 
+/** The local error of a line; 0 for one without. */
+export function localOf({ network, locals }: Adjusted, index: number): number {
+  const { local } = network.lines[index]!;
+  return local === undefined ? 0 : locals[local]!;
+}
+
 /** R + (G - J)·S⁻¹·(G - J)': the covariance of a line as its reading should have been. */
 function afterAdjustment(adjusted: Adjusted, index: number, between: LineCovariance): Covariance {
   const { path, own, local } = sharedMoves(adjusted, index);

@@ -18,7 +18,7 @@ function chosenFiles({ target }: ChangeEvent<HTMLInputElement>): File[] {
 
 /** A picture from the camera or from a file, or the map of the demo. */
 export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
-  const { busy, fault, asked, takeFiles, take, agree, refuse } = useAddPicture(onAdded);
+  const { busy, fault, asked, stop, takeFiles, take, agree, refuse } = useAddPicture(onAdded);
   const [noDemo, setNoDemo] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const camera = useRef<HTMLInputElement>(null);
@@ -60,7 +60,11 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       />
       <p className={styles.soft}>{WORDS.limit}</p>
       <BlankSheet onSheet={({ file: sheet, about }) => take(sheet, null, false, about)} />
-      {busy && <p role="status">{WORDS.reading}</p>}
+      {busy && (
+        <p role="status">
+          {WORDS.reading} <PressButton onClick={stop}>{WORDS.stop}</PressButton>
+        </p>
+      )}
       {(fault ?? (noDemo ? WORDS.noDemo : null)) && (
         <p role="alert" className={styles.warning}>
           {fault ?? WORDS.noDemo}

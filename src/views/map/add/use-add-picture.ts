@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import type { MapPicture } from '@/core/model/map-picture';
 import { isWorldFile, readWorldFile, type World } from '@/formats/picture/world-file';
@@ -7,7 +7,7 @@ import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { askToKeep, browserDatabase } from '@/store/browser-database';
 import type { PictureAnswer, PreparedPicture } from '@/workers/pictures/pictures-protocol';
-import { PictureReader } from '@/workers/pictures/pictures';
+import { PictureReader, Stopped } from '@/workers/pictures/pictures';
 import { WORDS } from '../words';
 
 /** A picture that is larger than is kept, until it is said whether to scale it down. */
@@ -58,11 +58,15 @@ async function worldOf(files: readonly File[]): Promise<World | null | string> {
   return read.ok ? read.value : faultMessage(read.fault[0]!.fault);
 }
 
+/** A picture that takes longer to read is damaged, or too much for this device. */
+const LONGEST_READING_MS = 60_000;
+
 /** Adds pictures of maps: decoded in a worker, scaled down only where that was agreed. */
 export function useAddPicture(onAdded: (id: string) => void) {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
+  const reading = useRef<PictureReader | null>(null);
   const take = async (
     file: File,
     world: World | null,
@@ -73,17 +77,22 @@ export function useAddPicture(onAdded: (id: string) => void) {
     setFault(null);
     setAsked(null);
     const reader = new PictureReader();
+    reading.current = reader;
+    const timer = setTimeout(() => reader.stop(WORDS.tooSlow), LONGEST_READING_MS);
     try {
       const answer = await reader.prepare(file, mayScale);
-      if (answer.kind === 'unreadable') return setFault(WORDS.unreadable);
+      if (answer.kind === 'unreadable') return setFault(answer.why ?? WORDS.unreadable);
       if (answer.kind === 'too-large') return setAsked({ file, world, answer });
       onAdded(await kept(answer, plainName(file.name), world, rest));
     } catch (error) {
+      if (error instanceof Stopped) return setFault(error.message);
       const fault = storeFault(error);
       // Outings are stored on this device: it is the picture that the browser refuses.
       setFault(STORE_MESSAGES[fault === 'unavailable' ? 'no-files' : fault]);
     } finally {
+      clearTimeout(timer);
       reader.stop();
+      reading.current = null;
       setBusy(false);
     }
   };
@@ -97,6 +106,7 @@ export function useAddPicture(onAdded: (id: string) => void) {
     busy,
     fault,
     asked,
+    stop: () => reading.current?.stop(WORDS.stopped),
     takeFiles,
     take,
     agree: () => asked && take(asked.file, asked.world, true),

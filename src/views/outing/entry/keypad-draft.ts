@@ -1,5 +1,6 @@
 import { shownUnits, type LengthSystem } from '@/core/units/shown';
-import { keepCopy, keepTyped, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
+import { keepTyped } from '@/store/keep-choice';
+import { keepCopy, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 
 /** What the keys of the keypad write to. */
 export const PARTS = ['bearing', 'count'] as const;

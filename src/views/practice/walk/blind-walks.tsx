@@ -9,7 +9,7 @@ import { storeFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { useLive } from '@/ui/use-live';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { trainer } from '@/workers/practice/practice';
@@ -56,7 +56,7 @@ export function BlindWalks() {
   const start = async () => {
     setBusy(true);
     try {
-      location.assign(viewUrl('practice', undefined, { walk: await begin() }));
+      void leaveFor(viewUrl('practice', undefined, { walk: await begin() }));
     } catch (error) {
       setFailed(STORE_MESSAGES[storeFault(error)]);
       setBusy(false);

@@ -15,7 +15,7 @@ import { bearingText, lengthText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { routeLogs } from '@/store/documents/routes';
 import { PressButton } from '@/ui/controls/press-button';
-import { browserDatabase } from '@/store/browser-database';
+import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useOnce } from '@/views/shared/data/use-once';
@@ -50,7 +50,7 @@ export function FollowPanel({ plan, followed, solution, log }: Props) {
     if (!here) return;
     const route = replannedFrom(plan, here, reached, crypto.randomUUID());
     await routeLogs.add(browserDatabase(), route, new Date());
-    location.assign(viewUrl('route', route.id));
+    void leaveFor(viewUrl('route', route.id));
   });
   return (
     <section aria-label={WORDS.following} data-testid="following">
@@ -172,12 +172,12 @@ function CountTo({ followed, solution, log }: Omit<Props, 'plan'>) {
     await expectFirst();
     const follow = `${bearingDigits(set.degrees)}${set.north === 'magnetic' ? '' : set.north[0]}`;
     const metres = way.distanceMetres.toFixed(0);
-    location.assign(viewUrl('counter', id, { follow, metres, to: next.to }));
+    void leaveFor(viewUrl('counter', id, { follow, metres, to: next.to }));
   };
   const keyIn = async () => {
     await expectFirst();
     keepDraft(id, keypadDraft(solution, followed));
-    location.assign(`${viewUrl('outing', id)}#keypad`);
+    void leaveFor(`${viewUrl('outing', id)}#keypad`);
   };
   return (
     <div className={styles.row}>

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { keepChoice, keepTyped, keptObject, onKept } from '@/store/kept-choice';
+import { keepChoice, keepTyped } from '@/store/keep-choice';
+import { keptObject, onKept } from '@/store/kept-choice';
 
 /** A choice is shown once it is kept; what is being typed is on the screen already. */
 type Way = 'chosen' | 'typed';
