@@ -11,6 +11,7 @@ import { BUILD } from '@/ui/version/build';
 import { BUILD_TAG } from '@/ui/version/protocol';
 import { THEME_SCRIPT } from '@/ui/theme/theme-script';
 import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
+import { StorageWatch } from '@/views/shared/data/storage-watch';
 
 export const metadata: Metadata = {
   title: 'Cairn Back',
@@ -36,6 +37,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <LastHome />
         <Frame>{children}</Frame>
         <DailyCopyMaker />
+        <StorageWatch />
       </body>
     </html>
   );

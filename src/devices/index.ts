@@ -31,6 +31,9 @@ export const positionDevice = (): PositionDevice =>
     ? simulatedPosition(ORMSAY_DOCK, SIMULATED_SIGMA_METRES, uniform(SEED))
     : realPosition;
 
+/** Whether there is anything that could count by motion: some browsers have no such sensor. */
+export const hasMotion = (): boolean => devicesAreSimulated() || 'DeviceMotionEvent' in globalThis;
+
 /** The accelerometer in use. */
 export const motionDevice = (): MotionDevice =>
   devicesAreSimulated() ? simulatedMotion(world, uniform(SEED + 1)) : realMotion;

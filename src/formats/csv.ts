@@ -1,4 +1,4 @@
-import { visibleText } from '../core/units/visible';
+import { visibleText, withoutTurns } from '../core/units/visible';
 import Papa from 'papaparse';
 import { writeEntry, type Leg } from '../core/entries/entry';
 import { headerLines } from '../core/log-text/write-log';
@@ -47,11 +47,11 @@ function rows(outing: Outing, models: EarthModels | null): Row[] {
   const positions = geo.ok ? geo.value.legs.map(({ ends }) => ends[1]) : [];
   const header = headerLines(outing)
     .filter((line) => !/^(cairn-back|outing)\b/.test(line))
-    .map((line): Row => ({ ...about, kind: 'header', line }));
+    .map((line): Row => ({ ...about, kind: 'header', line: withoutTurns(line) }));
   let leg = 0;
   const entries = outing.entries.map((entry): Row => {
     // Each line names its norths, so that a table that is sorted or cut still says the same.
-    const line = writeEntry(entry, NO_NORTH).trim();
+    const line = withoutTurns(writeEntry(entry, NO_NORTH).trim());
     const row: Row = { ...about, kind: entry.kind, line };
     if ('note' in entry && entry.note) row.note = visibleText(entry.note);
     if ('what' in entry) row.note = visibleText(entry.what);

@@ -1,4 +1,5 @@
 import type { Position } from '../core/readings/position';
+import { withoutTurns } from '../core/units/visible';
 import { ok } from '../core/units/result';
 import type { Format } from './format';
 import { geoOutings, type GeoOuting } from './geo-outing';
@@ -67,6 +68,9 @@ export const geoJsonFormat: Format = {
     const found = geoOutings(logbook, models);
     if (!found.ok) return found;
     const collection = { type: 'FeatureCollection', features: found.value.flatMap(features) };
-    return ok(`${JSON.stringify(collection, null, 1)}\n`);
+    // A name that turns the direction of text would turn that of whatever shows the file.
+    const safe = (_key: string, value: unknown) =>
+      typeof value === 'string' ? withoutTurns(value) : value;
+    return ok(`${JSON.stringify(collection, safe, 1)}\n`);
   },
 };

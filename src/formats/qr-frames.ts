@@ -1,4 +1,4 @@
-import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
+import { deflateSync, inflateSync, strToU8 } from 'fflate';
 import { fail, ok, type Result } from '../core/units/result';
 import { fileFault, type FileFault } from './format';
 
@@ -50,33 +50,45 @@ export function qrFrames(text: string): Uint8Array[] {
 }
 
 /** What was seen of a series so far. */
-export interface FramesSeen {
+interface Series {
   readonly sum: number;
   readonly parts: readonly (Uint8Array | undefined)[];
 }
+
+/** The series that is being read, and those begun before: a stray code drops none of them. */
+export interface FramesSeen extends Series {
+  readonly others: readonly Series[];
+}
+/** So many series are kept beside the one that is read. */
+const MOST_OTHERS = 3;
 
 /** What a code was: not one of ours, or a frame, and whether it begins another series. */
 export type FrameTaken =
   | { readonly kind: 'foreign' }
   | { readonly kind: 'taken'; readonly seen: FramesSeen; readonly another: boolean };
 
-/** Takes a frame, in any order, again or not. A frame of another series begins that one. */
+/**
+ * Takes a frame, in any order, again or not. A frame of another series begins that one, or goes on
+ * with it where it was begun before.
+ */
 export function takeFrame(seen: FramesSeen | null, frame: Uint8Array): FrameTaken {
   const ours = frame.length > HEAD && frame[0] === MARK[0] && frame[1] === MARK[1];
   if (!ours) return { kind: 'foreign' };
   const view = new DataView(frame.buffer, frame.byteOffset, frame.length);
   const [sum, number, count] = [view.getUint32(2), view.getUint16(6), view.getUint16(8)];
   if (count === 0 || count > MOST_FRAMES || number >= count) return { kind: 'foreign' };
-  const same = seen?.sum === sum && seen.parts.length === count;
-  const parts = same
-    ? seen.parts.slice()
-    : new Array<Uint8Array | undefined>(count).fill(undefined);
+  const isOf = (series: Series) => series.sum === sum && series.parts.length === count;
+  const known = seen ? [{ sum: seen.sum, parts: seen.parts }, ...seen.others] : [];
+  const before = known.find(isOf);
+  const parts = before?.parts.slice() ?? new Array<Uint8Array | undefined>(count).fill(undefined);
   parts[number] = frame.slice(HEAD);
-  return { kind: 'taken', seen: { sum, parts }, another: seen !== null && !same };
+  const others = known.filter((series) => series !== before).slice(0, MOST_OTHERS);
+  const another = seen !== null && !isOf(seen);
+  return { kind: 'taken', seen: { sum, parts, others }, another };
 }
 
 /** The numbers, from 1, of the frames that are still missing. */
-export const missingFrames = ({ parts }: FramesSeen): number[] =>
+export const missingFrames = ({ parts }: Pick<FramesSeen, 'parts'>): number[] =>
   parts.flatMap((part, index) => (part ? [] : [index + 1]));
 
 /** The text of a whole series. Fails while frames are missing, or when they don't fit together. */
@@ -94,11 +106,15 @@ export function textOfFrames(seen: FramesSeen): Result<string, FileFault[]> {
   const broken = () => fail([fileFault('The QR codes don’t fit together: read them again.')]);
   if (checksum(packed) !== seen.sum) return broken();
   try {
-    // A buffer of fixed size: what unpacks to more is refused while it unpacks.
+    // A buffer of fixed size, one byte longer than the longest text: what fills it is refused.
     const unpacked = inflateSync(packed, {
-      out: new Uint8Array(Math.min(MOST_TEXT, packed.length * 1032 + 64)),
+      out: new Uint8Array(Math.min(MOST_TEXT + 1, packed.length * 1032 + 64)),
     });
-    return ok(strFromU8(unpacked));
+    if (unpacked.length > MOST_TEXT) {
+      const message = `These codes hold more than ${MOST_TEXT / 1_000_000} MB: not read.`;
+      return fail([fileFault(message)]);
+    }
+    return ok(new TextDecoder('utf-8', { fatal: true }).decode(unpacked));
   } catch {
     return broken();
   }

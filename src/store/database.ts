@@ -137,7 +137,8 @@ export class CairnDatabase extends Dexie {
       if (version > SCHEMA_VERSION) {
         throw new Dexie.VersionError(`version ${version} is newer than ${SCHEMA_VERSION}`);
       }
-      return agreeOnKept((opened as CairnDatabase).kept);
+      // On a full disk the copies can't be written; the logs are there to be read all the same.
+      return agreeOnKept((opened as CairnDatabase).kept).catch(() => undefined);
     });
   }
 

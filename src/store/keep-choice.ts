@@ -17,12 +17,21 @@ export async function keepChoice(
   value: string | null,
   table: () => Promise<KeptTable> = tableOfThisTab,
 ): Promise<boolean> {
+  const isKept = await written(key, value, table);
+  if (!isKept) globalThis.dispatchEvent?.(new Event(NOT_KEPT));
+  return isKept;
+}
+
+async function written(
+  key: string,
+  value: string | null,
+  table: () => Promise<KeptTable>,
+): Promise<boolean> {
   const kept = keptNow(key, value);
   try {
     await inTime((await table()).put(kept));
     return true;
   } catch {
-    globalThis.dispatchEvent?.(new Event(NOT_KEPT));
     return false;
   } finally {
     takeKept(kept);
@@ -46,7 +55,8 @@ export function keepTyped(key: string, value: string | null): void {
 async function writeTyped(key: string, first: string | null): Promise<void> {
   for (let value = first; ;) {
     typing.set(key, null);
-    await keepChoice(key, value);
+    // What is typed is on the screen, and is logged or not: that is said where it is logged.
+    await written(key, value, tableOfThisTab);
     const waiting = typing.get(key);
     if (!waiting) break;
     value = waiting.next;

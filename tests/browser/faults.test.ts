@@ -119,8 +119,10 @@ describe('a browser', () => {
                 counts: ['count', 'number'],
                 areas: ['area', 'number'],
                 routes: ['route', 'number'],
+                places: ['place', 'number'],
+                kept: 'key',
               };
-              const keyPath = keys[name as keyof typeof keys] as string[] | undefined;
+              const keyPath = keys[name as keyof typeof keys] as string | string[] | undefined;
               open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
             }
           };
@@ -142,6 +144,8 @@ describe('a browser', () => {
         'routes',
         'pictures',
         'pictureFiles',
+        'kept',
+        'places',
         'attempts',
         'courses',
         'courseResults',

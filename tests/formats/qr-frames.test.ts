@@ -130,4 +130,37 @@ describe('frames of a text', () => {
     }
     expect(readCode(new Uint8ClampedArray(4 * 100 * 100), 100, 100)).toBeNull();
   });
+
+  it('goes on with a series after a stray frame of another one', () => {
+    const [a, b] = [qrFrames(long(1)), qrFrames(long(2))];
+    expect(Math.min(a.length, b.length)).toBeGreaterThan(2);
+    let seen: FramesSeen | null = null;
+    const order = [...a.slice(0, -1), b[0]!, a.at(-1)!];
+    for (const frame of order) {
+      const taken = takeFrame(seen, frame);
+      if (taken.kind !== 'taken') throw new Error('ours');
+      seen = taken.seen;
+    }
+    expect(textOfFrames(seen!)).toEqual({ ok: true, value: long(1) });
+    // And the other one was not lost either.
+    for (const frame of b.slice(1)) {
+      const taken = takeFrame(seen, frame);
+      if (taken.kind === 'taken') seen = taken.seen;
+    }
+    expect(textOfFrames(seen!)).toEqual({ ok: true, value: long(2) });
+  });
+
+  it('refuses what unpacks to more than a text may be, and does not cut it', () => {
+    const whole = (text: string) =>
+      qrFrames(text).reduce<FramesSeen | null>((seen, frame) => {
+        const taken = takeFrame(seen, frame);
+        return taken.kind === 'taken' ? taken.seen : seen;
+      }, null)!;
+    expect(textOfFrames(whole('0'.repeat(8_000_000)))).toMatchObject({ ok: true });
+    expect(textOfFrames(whole('0'.repeat(8_000_001)))).toMatchObject({ ok: false });
+  });
 });
+
+/** A text that packs to several frames. */
+const long = (seed: number): string =>
+  Array.from({ length: 900 }, (_, i) => ((i + 1) * 7919 * seed * seed).toString(36)).join(' ');

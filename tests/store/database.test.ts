@@ -3,6 +3,7 @@ import Dexie from 'dexie';
 import { describe, expect, it } from 'vitest';
 import { backupState, markBackup, progressOf } from '@/store/backup';
 import { openingFault, SCHEMA_VERSION } from '@/store/database';
+import { knownPlaces, removeKnownPlace, undoKnownPlace } from '@/store/known/known-places';
 import { addOuting } from '@/store/outings';
 import {
   closeAfterEach,
@@ -52,6 +53,22 @@ describe('databases of other versions', () => {
       expect(await backupState(database, NOW)).toMatchObject({ changesSince: 0 });
     },
   );
+
+  it('version 8 has its known places with change logs now, and none is lost', async () => {
+    const name = newName();
+    const old = new Dexie(name);
+    old.version(8).stores({ changes: '[outing+number]', knownPlaces: 'id' });
+    await old.open();
+    const place = { id: 'k', name: 'Knoll', positions: [{ latitude: 54.2, longitude: -63.5 }] };
+    await old.table('knownPlaces').add(place);
+    old.close();
+    const database = openDatabase(name);
+    expect(await knownPlaces(database)).toEqual([place]);
+    expect(await database.table('knownPlaces').count()).toBe(0);
+    await removeKnownPlace(database, 'k', NOW);
+    await undoKnownPlace(database, 'k', NOW);
+    expect(await knownPlaces(database)).toEqual([place]);
+  });
 
   it('a newer one is recognised, and nothing is written to it', async () => {
     const name = newName();

@@ -27,6 +27,53 @@ const nextId = () => {
   return () => `new ${next++}`;
 };
 
+describe('a route that is open', () => {
+  const open = (database: ReturnType<typeof openDatabase>, faults: (StoreFault | null)[] = []) =>
+    documentActions(
+      routeLogs,
+      () => database,
+      route.id,
+      (fault) => faults.push(fault),
+    );
+
+  it('is written anew where the browser deleted its database', async () => {
+    const database = openDatabase();
+    await routeLogs.add(database, route, now);
+    const actions = open(database);
+    await actions.change((before) => ({ ...before, name: 'Second' }));
+    await routeLogs.stored(database, route.id);
+    await database.routes.clear();
+    // It is still on the screen; and the next change has all of it back.
+    expect((await routeLogs.stored(database, route.id)).state?.document.name).toBe('Second');
+    expect(await actions.change((before) => ({ ...before, name: 'Third' }))).toEqual({
+      kind: 'saved',
+    });
+    expect(await database.routes.count()).toBe(3);
+    await actions.undo();
+    expect((await routeLogs.all(database)).map(({ document }) => document.name)).toEqual([
+      'Second',
+    ]);
+  });
+
+  it('is not said to be changed where another tab deleted it', async () => {
+    const database = openDatabase();
+    await routeLogs.add(database, route, now);
+    const faults: (StoreFault | null)[] = [];
+    const [one, other] = [open(database), open(database, faults)];
+    await one.discard();
+    expect(await other.change((before) => ({ ...before, name: 'Late' }))).toEqual({
+      kind: 'unsaved',
+      fault: 'gone',
+    });
+    expect(await other.undo()).toMatchObject({ fault: 'gone' });
+    expect(faults).toEqual(['gone', 'gone']);
+    await one.recover();
+    expect(await other.change((before) => ({ ...before, name: 'Late' }))).toEqual({
+      kind: 'saved',
+    });
+  });
+});
+
 describe('routes in the store', () => {
   it('are changed, undone and redone, and deleted until they are restored', async () => {
     const database = openDatabase();

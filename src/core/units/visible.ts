@@ -18,3 +18,9 @@ export const visibleText = (text: string): string =>
     INVISIBLE,
     (character) => `[U+${character.charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}]`,
   );
+
+/** Marks that turn the direction of what follows them, and so of text that is not theirs. */
+const TURNING = /[\u202A-\u202E\u2066-\u2069]/g;
+
+/** A text whose marks of direction, and they alone, are shown by their codes: for files. */
+export const withoutTurns = (text: string): string => text.replace(TURNING, visibleText);

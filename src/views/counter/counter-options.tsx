@@ -2,6 +2,7 @@
 import { Button, Checkbox, Radio } from 'antd';
 import { useState } from 'react';
 import { useSeen } from '@/ui/use-seen';
+import { hasMotion } from '@/devices';
 import { useMotionCount } from '@/views/shared/devices/use-motion-count';
 import styles from './counter.module.css';
 import { canBuzz } from './count/feedback';
@@ -50,9 +51,11 @@ export function CounterOptions({ counter, isEmpty }: Props) {
       >
         {WORDS.sound}
       </Checkbox>
-      <Checkbox checked={motion} onChange={(event) => setMotion(event.target.checked)}>
-        {WORDS.motion}
-      </Checkbox>
+      {hasMotion() && (
+        <Checkbox checked={motion} onChange={(event) => setMotion(event.target.checked)}>
+          {WORDS.motion}
+        </Checkbox>
+      )}
       {motion && (
         <p className={styles.soft} role="status">
           {motionFault ? DEVICE_FAULTS[motionFault] : WORDS.motionCaution}

@@ -9,10 +9,14 @@ type Kept = 'granted' | 'not-granted' | 'unknown';
 const asKept = (granted: boolean | undefined): Kept =>
   granted === undefined ? 'unknown' : granted ? 'granted' : 'not-granted';
 
+/** A browser that has not answered by then is asking the person. */
+const ASKING_MS = 400;
+
 /** Says whether the browser may clear the outings, and what to do about it. */
 export function StoragePromise() {
   const [kept, setKept] = useState<Kept | null>(null);
   const [wasAsked, setWasAsked] = useState(false);
+  const [isAsking, setAsking] = useState(false);
   useEffect(() => {
     let gone = false;
     const show = (granted: boolean | undefined) => !gone && setKept(asKept(granted));
@@ -23,7 +27,11 @@ export function StoragePromise() {
     };
   }, []);
   const ask = async () => {
+    // Some browsers put the question to the person, and answer when they have.
+    const timer = setTimeout(() => setAsking(true), ASKING_MS);
     const granted = await navigator.storage?.persist?.().catch(() => undefined);
+    clearTimeout(timer);
+    setAsking(false);
     setWasAsked(true);
     setKept(asKept(granted));
   };
@@ -31,6 +39,7 @@ export function StoragePromise() {
   return (
     <div data-testid="storage">
       <p className={kept === 'granted' ? styles.soft : undefined}>{STORAGE_WORDS[kept]}</p>
+      <p className={styles.soft}>{STORAGE_WORDS.private}</p>
       {kept === 'not-granted' && (
         <>
           <p className={styles.soft}>{STORAGE_WORDS.whatToDo}</p>
@@ -39,6 +48,7 @@ export function StoragePromise() {
           ) : (
             <Button onClick={ask}>{STORAGE_WORDS.ask}</Button>
           )}
+          <p role="status">{isAsking && STORAGE_WORDS.asking}</p>
         </>
       )}
     </div>

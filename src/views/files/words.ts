@@ -133,13 +133,16 @@ export const WORDS = {
 /** Whether the browser keeps what it stores. That some clear it after days is from memory. */
 export const STORAGE_WORDS = {
   granted: 'This browser has promised to keep your outings until you delete them.',
-  'not-granted': 'This browser has not promised to keep your outings.',
+  'not-granted': 'The browser may delete your outings: it has not promised to keep them.',
   unknown:
     'This browser does not say whether it keeps your outings. Make backups, and install the app.',
   whatToDo:
     'It may clear them when space runs short; some browsers also clear what was not visited for ' +
     'some days. Install the app to the home screen, and make backups.',
-  ask: 'Ask it to keep them',
+  ask: 'Ask for protected storage',
+  asking: 'The browser is asking: answer its question at the top of the window.',
+  private:
+    'In a private window everything is deleted when the window is closed, whatever it promises.',
   refused: 'It did not promise. Install the app, visit it again, or allow it in the settings.',
 } as const;
 

@@ -2,6 +2,7 @@ import type { GroundLayout } from '@/core/navigation/ground-layout';
 import { boundsOf, ORIGIN } from '@/core/units/plane';
 import styles from './pegs.module.css';
 import { WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 const SIZE = 300;
 const MARGIN = 26;
@@ -17,7 +18,7 @@ export function LayoutDrawing({ pegs, start }: Props) {
   const { west, east, south, north } = boundsOf(named);
   const k = (SIZE - 2 * MARGIN) / Math.max(east - west, north - south, 1);
   const drawn = named.map((peg) => ({
-    name: peg.name,
+    name: visibleText(peg.name),
     x: SIZE / 2 + (peg.east - (west + east) / 2) * k,
     y: SIZE / 2 - (peg.north - (south + north) / 2) * k,
   }));

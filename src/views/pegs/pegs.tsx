@@ -12,6 +12,7 @@ import { LayoutDrawing } from './layout-drawing';
 import styles from './pegs.module.css';
 import { bearingText } from '@/core/units/shown';
 import { ownWords, WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 const USUAL_SPACE = 12;
 
@@ -33,7 +34,7 @@ function PegsPage({ solution }: { solution: Solution }) {
   return (
     <ViewPage
       view="pegs"
-      about={solution.outing.name}
+      about={visibleText(solution.outing.name)}
       back={backToWayHome(solution.outing)}
       width="medium"
     >
@@ -52,7 +53,7 @@ function PegsPage({ solution }: { solution: Solution }) {
       </div>
       <div className={styles.columns}>
         <PegTable pegs={pegs} />
-        <LayoutDrawing pegs={pegs} start={stationName(solution, 0)} />
+        <LayoutDrawing pegs={pegs} start={visibleText(stationName(solution, 0))} />
       </div>
       <p className={styles.answer} data-testid="closing">
         {WORDS.answer(string, closing.units, home)}
@@ -96,10 +97,10 @@ const PegTable = ({ pegs }: Pick<GroundLayout, 'pegs'>) => (
     <tbody>
       {pegs.map((peg, index) => (
         <tr key={index}>
-          <td>{peg.from}</td>
+          <td>{visibleText(peg.from)}</td>
           <td>{bearingText(peg.bearingDegrees)}</td>
           <td>{peg.units}</td>
-          <td>{peg.name}</td>
+          <td>{visibleText(peg.name)}</td>
         </tr>
       ))}
     </tbody>

@@ -7,6 +7,7 @@ import { backBearing } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import { bearingText, lengthFigure } from '@/core/units/shown';
 import { entryWithNote } from '@/views/shared/words/entry-words';
+import { visibleText } from '@/core/units/visible';
 
 /** A leg of the printed log: its columns, and the notes of the last one. */
 interface LegRow {
@@ -31,8 +32,8 @@ export function printRows(solution: Solution): PrintRow[] {
     if (isElsewhere(entry)) continue;
     if (entry.kind === 'leg' && leg) rows.push(legRow(solution, leg, entry));
     else if (isNoteOfLeg(entry) && before && 'notes' in before) {
-      before.notes.push(entryWithNote(entry));
-    } else rows.push({ words: entryWithNote(entry) });
+      before.notes.push(visibleText(entryWithNote(entry)));
+    } else rows.push({ words: visibleText(entryWithNote(entry)) });
   }
   return rows;
 }
@@ -45,12 +46,12 @@ function legRow(solution: Solution, leg: SolvedLeg, reading: Leg): LegRow {
   return {
     cells: [
       String(leg.number),
-      stationName(solution, leg.from),
+      visibleText(stationName(solution, leg.from)),
       bearingText(bearing) + letter,
       bearingText(backBearing(bearing)) + letter,
       distanceWords(reading.distance),
       lengthFigure(leg.metres),
     ],
-    notes: [notes.filter(Boolean).join(', ')].filter(Boolean),
+    notes: [visibleText(notes.filter(Boolean).join(', '))].filter(Boolean),
   };
 }

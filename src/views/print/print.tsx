@@ -16,6 +16,7 @@ import { viewTitle } from '@/views/views';
 import { LogTable } from './log-table';
 import styles from './print.module.css';
 import { homeWords, WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 const SIZES = [
   { value: 'a4', label: 'A4', blankLines: 6 },
@@ -35,7 +36,11 @@ function PrintPage({ solution }: { solution: Solution }) {
   return (
     <div className={styles.page}>
       <div className={styles.screen}>
-        <ViewHeader title={viewTitle('print')} about={outing.name} back={backToWayHome(outing)} />
+        <ViewHeader
+          title={viewTitle('print')}
+          about={visibleText(outing.name)}
+          back={backToWayHome(outing)}
+        />
         <nav className={styles.choices} aria-label={WORDS.printing}>
           <Radio.Group
             aria-label={WORDS.size}
@@ -62,7 +67,7 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
   const home = wayHome(solution);
   const { semiMajorMetres } = positionErrorEllipse(solution, current, 0);
   const landmarks = outing.entries.filter((entry) => entry.kind === 'landmark');
-  const place = stationName(solution, 0);
+  const place = visibleText(stationName(solution, 0));
   const shown = shownBearing(home.bearing, northShown(solution));
   const day = [outing.date?.day, outing.date?.time].filter(Boolean).join(' ');
   const { norths } = places.frame;
@@ -70,7 +75,7 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
     <main className={styles.sheet} data-size={size.value}>
       {/* The sheet's size is a matter of printing, and can only be set in a style of the page. */}
       <style>{`@page { size: ${size.label}; margin: 10mm; }`}</style>
-      <h2>{outing.name || WORDS.untitled}</h2>
+      <h2>{visibleText(outing.name) || WORDS.untitled}</h2>
       <p>
         {[
           day,
@@ -81,7 +86,9 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
           .join(' · ')}
       </p>
       <p className={styles.home}>{homeWords(home, shown, semiMajorMetres, place)}</p>
-      {landmarks.length > 0 && <p>{WORDS.landmarks(landmarks.map(({ what }) => what))}</p>}
+      {landmarks.length > 0 && (
+        <p>{WORDS.landmarks(landmarks.map(({ what }) => visibleText(what)))}</p>
+      )}
       <div className={styles.both}>
         <LogTable solution={solution} blankLines={size.blankLines} />
         <PlainSketch solution={solution} />

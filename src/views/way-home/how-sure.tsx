@@ -12,6 +12,7 @@ import { viewUrl } from '@/views/views';
 import { improvementWords, sourceWords } from './source-words';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 const MOST_SHOWN = 6;
 /** A source with less than this share is not worth a line. */
@@ -30,7 +31,7 @@ export function HowSure({ solution, sight }: Props) {
   return (
     <Section id="sure" title={WORDS.sure}>
       <p className={styles.sentence} data-testid="sure">
-        {WORDS.within(within95(error), stationName(solution, 0))}.{' '}
+        {WORDS.within(within95(error), visibleText(stationName(solution, 0)))}.{' '}
         {WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
       </p>
       {places.frame.north === 'true' && (

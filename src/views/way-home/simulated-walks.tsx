@@ -9,6 +9,7 @@ import type { Metres } from '@/core/units/units';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 /** Half the drawing's side, and how much of it the larger of ellipse and sight fills. */
 const HALF = 150;
@@ -44,7 +45,7 @@ export function SimulatedWalks({ solution, sight }: Props) {
         <circle r={sight * k} className={styles.sight} />
         <path d="M-6 0H6M0 -6V6" className={styles.cross} />
         <text x="8" y="-8">
-          {stationName(solution, 0)}
+          {visibleText(stationName(solution, 0))}
         </text>
       </svg>
       <p className={styles.soft}>

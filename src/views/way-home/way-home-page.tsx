@@ -15,6 +15,7 @@ import { SimulatedWalks } from './simulated-walks';
 import styles from './way-home.module.css';
 import { useChosenWay, Ways } from './ways';
 import { WORDS } from './words';
+import { visibleText } from '@/core/units/visible';
 
 interface Props {
   solution: Solution;
@@ -26,9 +27,9 @@ export function WayHomePage({ solution, run }: Props) {
   const { outing } = solution;
   const isHome = isThere(wayHome(solution));
   return (
-    <ViewPage view="way-home" about={outing.name} back={backToLog(outing)}>
+    <ViewPage view="way-home" about={visibleText(outing.name)} back={backToLog(outing)}>
       {isHome ? (
-        <h2>{WORDS.atHome(stationName(solution, 0))}</h2>
+        <h2>{WORDS.atHome(visibleText(stationName(solution, 0)))}</h2>
       ) : (
         <NotHome solution={solution} run={run} />
       )}
