@@ -1,8 +1,10 @@
+import { killKinds } from '../tests/support/kill-kinds';
 import { killRun } from '../tests/support/kill-run';
 import { readMutated, SOURCES } from '../tests/support/mutated-files';
 import { LARGEST_FILES } from '../tests/support/worst-inputs';
 import { readInPage } from '../tests/support/longest-task';
 import { soak } from '../tests/support/soak';
+import { update } from '../tests/support/updating';
 import { logInTwoTabs } from '../tests/support/two-tabs';
 import { launch } from './browser.mjs';
 import { freePort, startServer } from './server.mjs';
@@ -14,7 +16,7 @@ import { slowestBodies } from '../tests/support/slowest-body';
  * RUN: which of the runs below, with commas between them (all). SEED: of all that is random (1).
  * Each run has a size that can be set: FILES, damaged files for each format (170,000, with six
  * formats a million; FORMATS: which of them); KILLS of the browser while legs are logged or paces
- * counted (1,000); LEGS of each of two tabs (1,000); REQUESTS of the soak (50,000); TRIES for the
+ * counted (1,000); KIND_KILLS right after a choice, a draft or a place is shown (250); LEGS of each of two tabs (1,000); REQUESTS of the soak (50,000); TRIES for the
  * slowest body (500, shared out among the endpoints).
  */
 const size = (name: string, usual: number) => Number(process.env[name] ?? usual);
@@ -72,6 +74,15 @@ const kills = () =>
     );
     for (const lost of tally.lost.slice(0, 10)) console.log(`  ${lost}`);
     return tally.lost.length === 0;
+  });
+
+const killsOfKinds = () =>
+  withServer(async ({ url }) => {
+    const tallies = await killKinds(url, size('KIND_KILLS', 250), seed + 7);
+    for (const { name, kills: times, lost } of tallies) {
+      console.log(`${name}: ${times} kills right after it was shown, ${lost} lost`);
+    }
+    return tallies.every(({ lost }) => lost === 0);
   });
 
 const twoTabs = () =>
@@ -143,14 +154,28 @@ const slowestBody = () =>
     return isGood;
   });
 
+/** From the build that is there to another one, the old tab reloaded first or last. */
+async function updates(): Promise<boolean> {
+  let isGood = true;
+  for (const isOldFirst of [false, true]) {
+    for (const { step, isGood: isRight, found } of await update(isOldFirst)) {
+      console.log(`${isRight ? 'good' : 'WRONG'}: ${step} (${found})`);
+      isGood &&= isRight;
+    }
+  }
+  return isGood;
+}
+
 /** The runs by name; each is true where nothing was wrong. */
 const RUNS: Readonly<Record<string, () => Promise<boolean>>> = {
   files: damagedFiles,
   kills,
+  kinds: killsOfKinds,
   tabs: twoTabs,
   page: largestFiles,
   requests: manyRequests,
   slowest: slowestBody,
+  updates,
 };
 
 const wanted = process.env.RUN?.split(',') ?? Object.keys(RUNS);

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { SigmaReading } from '@/core/model/error-settings';
 import { keepOwnErrors, ownErrors, readingOf, type OwnErrors } from '@/store/own-errors';
 import { storeFault, type StoreFault } from '@/store/store-fault';
@@ -11,7 +11,14 @@ export function useOwnErrors() {
   const [record, setRecord] = useState<OwnRecord | null>(null);
   const [fault, setFault] = useState<StoreFault | null>(null);
   const { since } = own;
-  const keep = (next: OwnErrors) => void keepOwnErrors(next).then(() => setOwn(next));
+  // Two changes may come before the first is kept: each is on top of the one before.
+  const newest = useRef(own);
+  const change = useCallback(async (make: (before: OwnErrors) => OwnErrors) => {
+    const next = make(newest.current);
+    newest.current = next;
+    await keepOwnErrors(next);
+    setOwn(next);
+  }, []);
   useEffect(() => {
     let current = true;
     ownRecord(since).then(
@@ -19,33 +26,35 @@ export function useOwnErrors() {
         if (!current) return;
         setRecord(found);
         const learned = found.learned.filter(({ seen }) => seen >= LEAST_SEEN).map(readingOf);
-        const next = { ...ownErrors(), learned };
-        void keepOwnErrors(next).then(() => current && setOwn(next));
+        void change((before) => ({ ...before, learned }));
       },
       (error: unknown) => current && setFault(storeFault(error)),
     );
     return () => {
       current = false;
     };
-  }, [since]);
+  }, [since, change]);
   return {
     own,
     record,
     fault,
-    setLearns: (learns: boolean) => keep({ ...own, learns }),
+    setLearns: (learns: boolean) => void change((before) => ({ ...before, learns })),
     /** What was before this moment no longer counts; or all of it again. */
     forget: () => {
       setRecord(null);
-      keep({ ...own, since: new Date().toISOString(), learned: [] });
+      const since = new Date().toISOString();
+      void change((before) => ({ ...before, since, learned: [] }));
     },
     remember: () => {
       setRecord(null);
-      keep({ ...own, since: null });
+      void change((before) => ({ ...before, since: null }));
     },
     /** Sets one sigma; null takes it back. */
     set: (of: SigmaReading['of'], reading: SigmaReading | null) => {
-      const others = own.set.filter((each) => each.of !== of);
-      keep({ ...own, set: reading ? [...others, reading] : others });
+      void change((before) => {
+        const others = before.set.filter((each) => each.of !== of);
+        return { ...before, set: reading ? [...others, reading] : others };
+      });
     },
   };
 }
