@@ -41,6 +41,7 @@ const copiedBuilds = (page: Page): Promise<string[]> =>
   });
 
 async function logged(page: Page, line: string): Promise<void> {
+  await page.bringToFront();
   await page.focus(LINE);
   await page.keyboard.type(line);
   await page.keyboard.press('Enter');
@@ -96,6 +97,7 @@ export async function update(isOldFirst: boolean): Promise<UpdateTally[]> {
     await tab.goto(outing);
     await tab.waitForSelector(LINE);
     await logged(old, '020 120m');
+    await tab.bringToFront();
     await tab.evaluate(async () => {
       const registration = await navigator.serviceWorker.getRegistration();
       await registration?.update();
