@@ -16,8 +16,9 @@ import { slowestBodies } from '../tests/support/slowest-body';
  * RUN: which of the runs below, with commas between them (all). SEED: of all that is random (1).
  * Each run has a size that can be set: FILES, damaged files for each format (170,000, with six
  * formats a million; FORMATS: which of them); KILLS of the browser while legs are logged or paces
- * counted (1,000); KIND_KILLS right after a choice, a draft or a place is shown (250); LEGS of each of two tabs (1,000); REQUESTS of the soak (50,000); TRIES for the
- * slowest body (500, shared out among the endpoints).
+ * counted (1,000); KIND_KILLS right after a choice, a draft or a place is shown (250); LEGS of each
+ * of two tabs (1,000); REQUESTS of the soak (50,000); TRIES for the slowest body (500, for all
+ * endpoints together).
  */
 const size = (name: string, usual: number) => Number(process.env[name] ?? usual);
 const seed = size('SEED', 1);

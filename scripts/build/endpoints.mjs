@@ -1,7 +1,7 @@
 // What answers requests, as one file for the threads of the server (src/app/api/answering/pool.ts).
 import { context } from 'esbuild';
 
-export const ENDPOINTS = '.next/endpoints.mjs';
+const ENDPOINTS = '.next/endpoints.mjs';
 
 const OPTIONS = {
   entryPoints: ['src/app/api/answering/worker.ts'],

@@ -191,7 +191,7 @@ export async function makeDailyCopy(
       text: JSON.stringify(logbook),
     });
     const all = await dailyCopies(database);
-    // Copies of later days were made by a wrong clock, or this one is: neither drives out the other.
+    // Copies of later days were made by a wrong clock, or this one is: each keeps its own.
     const kept = [
       ...all.filter((copy) => copy.day <= day).slice(0, COPIES_KEPT),
       ...all.filter((copy) => copy.day > day).slice(0, COPIES_KEPT),

@@ -118,18 +118,7 @@ export class CairnDatabase extends Dexie {
         );
         await transaction.table('knownPlaces').clear();
       });
-    this.use({
-      stack: 'dbcore',
-      name: 'working',
-      create: (core) => ({
-        ...core,
-        transaction: (tables, mode, options) => {
-          const transaction = core.transaction(tables, mode, options);
-          this.watch(transaction as unknown as IDBTransaction);
-          return transaction;
-        },
-      }),
-    });
+    this.countWork();
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {
       // Dexie counts a version as ten of the browser's.
@@ -157,6 +146,22 @@ export class CairnDatabase extends Dexie {
     return open.catch(Dexie.VersionError, (error: unknown) => {
       globalThis.dispatchEvent?.(new Event(DATABASE_NEWER));
       throw error;
+    });
+  }
+
+  /** Counts transactions, so that a page is left with none open. */
+  private countWork(): void {
+    this.use({
+      stack: 'dbcore',
+      name: 'working',
+      create: (core) => ({
+        ...core,
+        transaction: (tables, mode, options) => {
+          const transaction = core.transaction(tables, mode, options);
+          this.watch(transaction as unknown as IDBTransaction);
+          return transaction;
+        },
+      }),
     });
   }
 
@@ -188,7 +193,7 @@ export class CairnDatabase extends Dexie {
 const LONGEST_IDLE_MS = 2000;
 
 /** A store that has not answered by then won't: some browsers leave a transaction hanging. */
-export const LONGEST_ANSWER_MS = 10_000;
+const LONGEST_ANSWER_MS = 10_000;
 
 /** Thrown for a store that does not answer. */
 class SilentError extends Error {

@@ -207,9 +207,9 @@ async function addDocuments(
 
 /**
  * Imports outings, profiles, areas, routes, known places, what the trainer keeps and what a device
- * holds beside them: all of it or, when anything fails, none. Durable when the promise resolves. Two
- * outings of one id in the same file are kept as two. Profiles are merged: a calibration that exists
- * stays as it is.
+ * holds beside them: all of it or, when anything fails, none. Durable when the promise resolves.
+ * Two outings of one id in the same file are kept as two. Profiles are merged: a calibration that
+ * exists stays as it is.
  */
 export async function importOutings(
   database: CairnDatabase,

@@ -8,6 +8,9 @@ const LOG_KEY = 'cairn-last-log';
 /** A longer log would crowd out what else is kept there. */
 const LONGEST_LOG = 200_000;
 
+/** How many outings this device had when they were last looked at; 0 for a new one. */
+export const hadOutings = (): number => Number(keptChoice(HAD_KEY) ?? 0);
+
 /** What a person should know of the storage of this device. */
 export type StorageNews =
   /** There were so many outings, and now there is nothing; `log` is the last one, if it is kept. */
@@ -27,7 +30,7 @@ export async function storageNews(
 ): Promise<StorageNews | null> {
   const ids = (await database.changes.toCollection().primaryKeys()).map(([outing]) => outing);
   const count = new Set(ids).size;
-  const had = Number(keptChoice(HAD_KEY) ?? 0);
+  const had = hadOutings();
   if (count > 0) keepCopy(HAD_KEY, String(count), 'device');
   else if (had > 0) return { kind: 'emptied', outings: had, log: keptChoice(LOG_KEY) };
   const { quota, usage } = (await estimate()?.catch(() => null)) ?? {};

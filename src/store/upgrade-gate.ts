@@ -19,7 +19,7 @@ async function wouldUpgrade(name: string): Promise<boolean> {
 const ANSWER_MS = 1000;
 
 /** The build of the offline worker that is in charge; null for none, '' for one that can't say. */
-export async function workerBuild(): Promise<string | null> {
+async function workerBuild(): Promise<string | null> {
   const registration = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
   const active = registration?.active;
   if (!active) return null;

@@ -163,7 +163,7 @@ describe('a clock that was wrong', () => {
     ]);
   });
 
-  it('behind for days: the copies of the right clock stay, and later drive out its own', async () => {
+  it('behind for days: the copies of the right clock stay, and later replace its own', async () => {
     const database = openDatabase();
     const good = ['2026-08-14', '2026-08-15', '2026-08-16'];
     const bad = ['2019-01-01', '2019-01-02', '2019-01-03', '2019-01-04'];

@@ -7,8 +7,8 @@ import { paceProfileSchema, type PaceProfile } from './pace-profile';
 import { routeSchema, type Route } from './route';
 
 /**
- * The newest version of the file: with routes, practice or what a device holds; with areas or known places, the
- * second is written, and without any of them the first.
+ * The newest version of the file: with routes, practice or what a device holds; with areas or known
+ * places the second is written, and without any of them the first.
  */
 export const LOGBOOK_VERSION = 3;
 

@@ -84,7 +84,8 @@ async function directoryOf(zip: ZipReader<unknown>): Promise<FileEntry[]> {
 
 const tooMuch = () =>
   new Refusal(
-    `An archive of more than ${MOST_FILES} files or ${MOST_UNPACKED / 1_000_000} MB is not unpacked.`,
+    `An archive of more than ${MOST_FILES} files or ${MOST_UNPACKED / 1_000_000} MB is not ` +
+      'unpacked.',
   );
 
 /** Ways of packing by their number, that are not read here. Source: PKWARE APPNOTE 6.3, 4.4.5. */

@@ -90,9 +90,12 @@ export function Backup({ backup, copies, onOffer }: Props) {
           : WORDS.neverBackedUp}
       </p>
       {pictures > 0 && (
-        <Checkbox checked={withPixels} onChange={({ target }) => setWithPixels(target.checked)}>
-          {WORDS.withPictures(pictures)}
-        </Checkbox>
+        <>
+          <Checkbox checked={withPixels} onChange={({ target }) => setWithPixels(target.checked)}>
+            {WORDS.withPictures(pictures)}
+          </Checkbox>
+          <p className={styles.soft}>{WORDS.positionsToo}</p>
+        </>
       )}
       <div className={styles.row}>
         <Button type="primary" size="large" loading={busy} onClick={() => start(save)}>

@@ -24,8 +24,8 @@ export const WORDS = {
   backup: 'Backup',
   backUp: 'Back up everything',
   withPictures: (bytes: number) =>
-    `With the pictures of maps (${Math.max(1, Math.round(bytes / 1e6))} MB). What positions them ` +
-    'is always in it.',
+    `With the pictures of maps (${Math.max(1, Math.round(bytes / 1e6))} MB)`,
+  positionsToo: 'What positions them is always in it.',
   neverBackedUp: 'No backup yet. What you log is only on this device.',
   backedUp: (when: string, changes: number) =>
     `Last backup ${when}; ${changes === 0 ? 'no changes' : changesWords(changes)} since.`,

@@ -11,6 +11,7 @@ import { addOuting, markOuting, type StoredOuting } from '@/store/outings';
 import { listedOutings } from '@/store/snapshots/listed';
 import { keepSnapshots } from '@/store/snapshots/snapshot';
 import { forgetLastHome } from '@/store/last-home';
+import { hadOutings } from '@/store/storage-watch';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { askToKeep, browserDatabase } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
@@ -34,6 +35,8 @@ async function demoOuting({ id, file }: (typeof DEMO_LOGS)[number]): Promise<Out
 }
 
 const serverWantsDemo = async (): Promise<boolean> => {
+  // A device that had outings is no new visitor: the browser has emptied it, and that is said.
+  if (hadOutings() > 0) return false;
   try {
     const answer = await fetch('/api/start');
     return ((await answer.json()) as { withDemo: boolean }).withDemo;

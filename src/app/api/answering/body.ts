@@ -52,7 +52,7 @@ export async function bodyText(
 }
 
 /** The media type of a body, without its parameters. */
-export function mediaTypeOf(request: Request): string {
+function mediaTypeOf(request: Request): string {
   const [mediaType = ''] = (request.headers.get('content-type') ?? '').split(';', 1);
   return mediaType.trim().toLowerCase();
 }

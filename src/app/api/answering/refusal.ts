@@ -2,7 +2,7 @@ import { expectedText, faultMessage } from '@/core/faults/messages';
 import type { FileFault } from '@/formats/format';
 
 /** The shape of every refusal: { "error": { message, line?, column?, path?, expected? } }. */
-export const refusal = (status: number, error: Record<string, unknown>, headers?: HeadersInit) =>
+const refusal = (status: number, error: Record<string, unknown>, headers?: HeadersInit) =>
   Response.json({ error }, { status, headers: { 'Cache-Control': 'no-store', ...headers } });
 
 /** A request that can't be answered, with its status; readers throw it, `answering` catches it. */

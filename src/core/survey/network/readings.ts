@@ -2,7 +2,7 @@ import type { SharedError } from '../../errors/sources/source';
 import type { Metres, Radians } from '../../units/units';
 
 /** How much of a shared error a reading has: 1 for all of it. */
-export interface SharedPart {
+interface SharedPart {
   /** Which of the network's sources. */
   readonly source: number;
   readonly share: number;

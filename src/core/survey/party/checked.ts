@@ -87,7 +87,7 @@ export function readingMoves(
   });
 }
 
-/** The covariance of a line less its local error, of variance t and effect j: R - jr' - rj' + tjj' */
+/** The covariance of a line less its local error, of variance t: R - jr' - rj' + tjj'. */
 export function withoutLocal(between: LineCovariance, { east, north }: PlanePoint): Covariance {
   const { xx, xy, yy, localEast, localNorth, local } = between;
   return {
