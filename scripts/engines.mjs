@@ -1,4 +1,5 @@
-// npm run engines: the main job in Firefox and in WebKit, from Debian's packages.
+// npm run engines: the main job in Firefox and in WebKit, from Debian's packages; its first steps
+// STARTS times (10) in fresh profiles, soon after the first page, when its work is still open.
 import { ensureEngines, firefox, webkit } from './engines/engines.mjs';
 import { freePort, startServer } from './server.mjs';
 
@@ -139,6 +140,45 @@ const viewSteps = ({ engine, see, goTo }) => [
   ],
 ];
 
+/** Places on the map: a picture of one, a fix, and areas and practice as far as they open. */
+const placeSteps = ({ engine, see }) => [
+  [
+    'a picture of a map',
+    async () => {
+      const origin = await engine.run('() => location.origin');
+      await engine.goto(`${origin}/map`);
+      await engine.run(press, 'Add the demo map');
+      return see('main', 'Protractor');
+    },
+  ],
+  [
+    'known places',
+    async () => {
+      const origin = await engine.run('() => location.origin');
+      await engine.goto(`${origin}/fix`);
+      await engine.run(press, 'Add the places of the demo');
+      return see('main', 'Trapper’s hut');
+    },
+  ],
+  [
+    'the demo route',
+    async () => {
+      const origin = await engine.run('() => location.origin');
+      await engine.goto(`${origin}/route`);
+      await engine.run(press, 'Open the demo route');
+      return see('main', 'Gauge 2');
+    },
+  ],
+  [
+    'practice',
+    async () => {
+      const origin = await engine.run('() => location.origin');
+      await engine.goto(`${origin}/practice`);
+      return see('main', 'Blind walk|walk in fog|Walk in fog');
+    },
+  ],
+];
+
 /** Files in, and the app without a network: the server ends. */
 const fileSteps = ({ engine, see, goTo }, server) => [
   [
@@ -164,7 +204,15 @@ const fileSteps = ({ engine, see, goTo }, server) => [
 /** One engine's run of the main job, step by step; each step says what it saw. */
 async function mainJob(engine, server) {
   const hands = handsOf(engine);
-  const steps = [...logSteps(hands, server), ...viewSteps(hands), ...fileSteps(hands, server)];
+  const files = fileSteps(hands, server);
+  // The places leave the outing's address; the last step ends the server.
+  const steps = [
+    ...logSteps(hands, server),
+    ...viewSteps(hands),
+    ...files.slice(0, -1),
+    ...placeSteps(hands),
+    ...files.slice(-1),
+  ];
   let failed = 0;
   for (const [name, step] of steps) {
     const began = performance.now();
@@ -198,12 +246,39 @@ const workerReady = `async () => {
   }
 }`;
 
+/** A session of its own that starts an outing so soon after the first page, and logs a line. */
+async function startsSoon(start, server, wait) {
+  const engine = await start();
+  try {
+    const { see, log } = handsOf(engine);
+    await engine.goto(server.url);
+    await new Promise((resolve) => setTimeout(resolve, wait));
+    await engine.run(press, 'Start an outing');
+    await see('[data-testid=home-sentence]', 'You are at');
+    await log('pace 65 per 100 m');
+    return true;
+  } catch (error) {
+    console.log(`  after ${wait} ms: FAILED: ${String(error.message).slice(0, 160)}`);
+    return false;
+  } finally {
+    await engine.close();
+  }
+}
+
 ensureEngines();
+const starts = Number(process.env.STARTS ?? 10);
 let failures = 0;
 for (const start of [firefox, webkit]) {
   const server = await startServer({ port: await freePort() });
+  let good = 0;
+  for (let n = 0; n < starts; n++) {
+    // From a second to two and a half: the work of the first page is still open then.
+    if (await startsSoon(start, server, 1000 + 150 * n)) good++;
+  }
+  failures += starts - good;
   const engine = await start();
   console.log(engine.name);
+  console.log(`  ${good} of ${starts} outings started soon after the first page and saved`);
   await engine.goto(server.url);
   const missing = await engine.run(lacks);
   console.log(`  has not: ${missing.length > 0 ? missing.join(', ') : 'nothing'}`);

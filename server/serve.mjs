@@ -15,8 +15,10 @@ const LONGEST_HEAD_MS = LONGEST_REQUEST_MS / 2;
 /** How often connections are looked at for that. */
 const CHECK_MS = 1000;
 /** Requests in hand may end by then, once the server is asked to end. */
-const LONGEST_END_MS = 5000;
+const LONGEST_END_MS = Number(process.env.LONGEST_END_MS ?? 5000);
 const CLOSE_MS = 100;
+/** A connection that is kept alive may have sent its next request, which is not read yet. */
+const IDLE_MS = 2000;
 
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']);
 
@@ -121,7 +123,7 @@ function end() {
   setTimeout(() => {
     server.close(() => process.exit(0));
     // One that is answered from now on becomes idle, and holds the server no longer.
-    setInterval(() => server.closeIdleConnections(), 5 * CLOSE_MS);
+    setInterval(() => server.closeIdleConnections(), IDLE_MS);
   }, CLOSE_MS);
 }
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, end);

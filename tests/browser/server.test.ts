@@ -13,19 +13,25 @@ const post = (at: string, path: string, body: string) =>
 
 describe('the server', () => {
   it('answers others while a body that takes long is being solved', async () => {
-    let isSolved = false;
-    const long = post(url, '/api/home', manyLoops(2900)).then(({ status }) => {
-      isSolved = true;
-      return status;
-    });
-    // The thread that solves it may not be there yet: others are asked until one overlaps.
+    // As long as it may be: it is solved, or its thread is ended. Which comes first when both are
+    // asked at once depends on the machine, and threads may have to begin: once is enough.
+    const body = manyLoops(1600);
     let others = 0;
-    while (!isSolved) {
-      expect((await post(url, '/api/home', '220 65m\n')).status).toBe(200);
-      if (!isSolved) others++;
+    for (let tries = 0; tries < 20 && others === 0; tries++) {
+      let isSolved = false;
+      const long = post(url, '/api/home', body).then(async (answer) => {
+        isSolved = true;
+        return [answer.status, (await answer.text()).slice(0, 200)] as const;
+      });
+      while (!isSolved) {
+        expect((await post(url, '/api/home', '220 65m\n')).status).toBe(200);
+        if (!isSolved) others++;
+      }
+      const [status, text] = await long;
+      // It was worked on, and not refused by its size before that.
+      expect(status === 200 || /two seconds/.test(text), text).toBe(true);
     }
     expect(others).toBeGreaterThan(0);
-    expect([200, 413]).toContain(await long);
   });
 
   it('ends connections whose head never comes whole, also one that is kept open', async () => {
@@ -71,9 +77,14 @@ describe('the server', () => {
   });
 
   it('answers the requests in hand when it is asked to end', async () => {
+    // How long they may take is not what is asked here: a busy machine takes longer.
+    process.env.LONGEST_END_MS = '120000';
     const server = await startServer({ port: await freePort() });
+    delete process.env.LONGEST_END_MS;
+    // Its threads begin with the first request.
+    expect((await post(server.url, '/api/home', '220 65m\n')).status).toBe(200);
     const sockets = await Promise.all(Array.from({ length: 30 }, () => opened(server.url)));
-    const log = manyLoops(300);
+    const log = manyLoops(40);
     const answers = sockets.map((socket) => {
       const head = ['POST /api/home HTTP/1.1', 'Host: x', 'Content-Type: text/plain'];
       socket.write([...head, `Content-Length: ${log.length}`, '', log].join('\r\n'));

@@ -45,7 +45,10 @@ export function StorageWatch() {
       const found = await storageNews(browserDatabase(), estimate).catch(() => null);
       if (!isOver && found) setNews(found);
     };
-    const first = setTimeout(() => void look(), AFTER_MS);
+    // Where the browser decides by itself, and asks nobody, it may have come to another view.
+    const askAgain = () => 'userAgentData' in navigator && void navigator.storage?.persist?.();
+    const first = setTimeout(() => void look().then(askAgain), AFTER_MS);
+    addEventListener('appinstalled', askAgain);
     const again = setInterval(() => void look(), EACH_MS);
     const notKept = () => setNews({ kind: 'not-kept' });
     addEventListener(NOT_KEPT, notKept);
@@ -53,6 +56,7 @@ export function StorageWatch() {
       isOver = true;
       clearTimeout(first);
       clearInterval(again);
+      removeEventListener('appinstalled', askAgain);
       removeEventListener(NOT_KEPT, notKept);
     };
   }, []);
