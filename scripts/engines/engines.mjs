@@ -68,9 +68,12 @@ async function call(base, method, path, body) {
   return value;
 }
 
+/** Each session has a display of its own: the one before may not be given back yet. */
+let displays = 0;
+
 /** WebKit, through its WebDriver, on a display that nobody sees. */
 export async function webkit() {
-  const display = `:${90 + (process.pid % 100)}`;
+  const display = `:${90 + ((process.pid + displays++) % 100)}`;
   const screen = spawn(onPath('Xvfb'), [display, '-screen', '0', '800x1000x24'], {
     stdio: 'ignore',
   });
