@@ -16,6 +16,7 @@ import { geoOuting } from './geo-outing';
 /**
  * The columns that are written. `line` holds the line of the log with the north of its bearing;
  * with the lines of the header, which have rows of their own, it is enough to make the outing.
+ * `unit` is what x and y are in.
  */
 const CSV_COLUMNS = [
   'outing',
@@ -37,6 +38,7 @@ const CSV_COLUMNS = [
   'longitude',
   'line',
   'outing id',
+  'unit',
 ] as const;
 type Row = Partial<Record<(typeof CSV_COLUMNS)[number], string | number>>;
 
@@ -76,12 +78,14 @@ function legCells(leg: Leg): Row {
 
 function computedCells(solution: Solution, number: number, position: Position | undefined): Row {
   const { from, to, metres, end } = solution.legs.leg(number);
+  const { unit } = solution.places.frame;
   return {
     from: visibleText(stationName(solution, from)),
     to: visibleText(stationName(solution, to)),
-    metres: Number(metres.toFixed(3)),
+    ...(unit === 'metre' && { metres: Number(metres.toFixed(3)) }),
     x: Number(end.east.toFixed(3)),
     y: Number(end.north.toFixed(3)),
+    unit,
     ...(position && {
       latitude: Number(position.latitude.toFixed(9)),
       longitude: Number(position.longitude.toFixed(9)),

@@ -59,15 +59,16 @@ export interface GeoOuting {
 }
 
 /** Why an outing can't be put on a map. */
-export type Unplaced = 'no-position' | 'no-true-north' | 'unsolved';
+export type Unplaced = 'no-position' | 'no-true-north' | 'no-pace' | 'unsolved';
 const WHY: Readonly<Record<Unplaced, string>> = {
   'no-position': 'its start has no position',
   'no-true-north': 'no declination is set, so true north isn’t known',
+  'no-pace': 'its lengths are in paces, and no length of a pace is given',
   unsolved: 'it has an error',
 };
 export const unplacedMessage = ({ name }: Outing, why: Unplaced): string =>
   `“${name || 'Outing'}” can’t be put on a map: ${WHY[why]}. ` +
-  'A log, a table or a sketch needs neither.';
+  'A log, a table or a sketch needs none of these.';
 
 /** Computed already, for the other map formats of the same archive: outings never change. */
 const cache = new WeakMap<
@@ -90,6 +91,7 @@ function geoOutingOf(outing: Outing, models: EarthModels | null): Result<GeoOuti
   if (!solved.ok) return fail('unsolved');
   const solution = solved.value;
   const { origin } = solution.places.frame;
+  if (solution.places.frame.unit === 'pace') return fail('no-pace');
   // Known places that don't make a fix give no position either.
   if (!origin)
     return fail(solution.places.frame.north === 'true' ? 'no-position' : 'no-true-north');

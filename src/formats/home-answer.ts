@@ -7,6 +7,7 @@ import { contributions, sharesOf } from '../core/navigation/uncertainty-sources'
 import { way } from '../core/navigation/ways/way';
 import { positionOfStation } from '../core/survey/positions';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
+import type { Metres } from '../core/units/units';
 
 /** An ellipse as the endpoints give it. */
 export const ellipseFields = (ellipse: Ellipse) => ({
@@ -25,6 +26,10 @@ function stationFields(solution: Solution, station: number) {
   };
 }
 
+/** A length in metres; null where an outing is worked in paces. */
+const inMetres = ({ places }: Solution, length: Metres): Metres | null =>
+  places.frame.unit === 'pace' ? null : length;
+
 function homeFields(solution: Solution, from: number, to: number) {
   const { bearing, distanceMetres, paces } = way(solution, from, to);
   return {
@@ -32,8 +37,9 @@ function homeFields(solution: Solution, from: number, to: number) {
     to: stationName(solution, to),
     ...bearing,
     show: northShown(solution),
-    distanceMetres,
-    paces,
+    distance: distanceMetres,
+    distanceMetres: inMetres(solution, distanceMetres),
+    paces: solution.places.frame.unit === 'pace' ? distanceMetres : paces,
   };
 }
 
@@ -63,7 +69,9 @@ export function homeAnswer(
     declination: { east: norths.declinationEast, source: norths.declinationSource },
     correction: norths.correction,
     stations: places.stations().map((station) => stationFields(solution, station)),
-    walkedMetres: solution.walkedMetres,
+    unit: places.frame.unit,
+    walked: solution.walkedMetres,
+    walkedMetres: inMetres(solution, solution.walkedMetres),
     home: homeFields(solution, from, to),
     missAtHome: ellipseFields(positionErrorEllipse(solution, from, to)),
     placeOnMap: ellipseFields(placeOnMap(solution, from)),
@@ -73,7 +81,7 @@ export function homeAnswer(
       line: lineOf({ entry }),
       dx: misclosure.east,
       dy: misclosure.north,
-      metres,
+      metres: inMetres(solution, metres),
       ofWalked,
     })),
     warnings: warningsOf(solution).map(({ code, at, message }) => ({

@@ -12,7 +12,13 @@ import { legPaths } from '../sketch/paths';
 import { sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
 import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
-import { bearingText, lengthText, lengthUnit, roundLengthText } from '../core/units/shown';
+import {
+  bearingText,
+  lengthText,
+  lengthUnit,
+  roundLengthText,
+  workingIn,
+} from '../core/units/shown';
 import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
 export const WIDTH = 520;
@@ -195,7 +201,10 @@ export function svgSheet(
  * The route in black on white, the frame's north up, with the way home, its uncertainty, names,
  * scale and north. Names stay text, whatever they hold.
  */
-export function sketchSvg(solution: Solution): string {
+export const sketchSvg = (solution: Solution): string =>
+  workingIn(solution.places.frame.unit, () => drawnSheet(solution));
+
+function drawnSheet(solution: Solution): string {
   const { outing, places, current } = solution;
   const scene = sceneOf(solution);
   const sheet = sheetOf(scene);

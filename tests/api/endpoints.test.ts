@@ -147,9 +147,9 @@ describe('a request that can’t be answered', () => {
   });
 
   it('gets an error of the stated shape', async () => {
-    expect(await errorOf(await post(home.POST, '220 65p'))).toMatchObject({
+    expect(await errorOf(await post(home.POST, '140 50m\n220 65p'))).toMatchObject({
       status: 400,
-      line: 1,
+      line: 2,
       column: 5,
     });
     expect(await errorOf(await post(home.POST, 'x\n'))).toMatchObject({

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { logbookOf } from '@/core/model/logbook';
 import { jsonFormat } from '@/formats/json';
 import { logFormat } from '@/formats/log';
-import { anyOuting, solvedLog } from '../support/outings';
+import { anyOuting, leg, solvedLog } from '../support/outings';
 
 const at = '2026-08-14T09:40:00.000Z';
 const book = logbookOf([solvedLog('pace 65 per 100 m\n220 65p > Gauge 1 ; snag').outing], at);
@@ -61,8 +61,8 @@ describe('the logbook file', () => {
     const infinite = JSON.stringify(book).replace('"value":220', '"value":1e999');
     const found = jsonFormat.read(infinite, null);
     expect(!found.ok && found.fault[0]!.path).toBe('outings[0].entries[1].bearing.value');
-    expect(pathOf(broken((copy) => copy.outings[0]!.entries.shift()))).toBe(
-      'outings[0].entries[0]',
+    expect(pathOf(broken((copy) => copy.outings[0]!.entries.splice(0, 1, leg(10, 5))))).toBe(
+      'outings[0].entries[1]',
     );
   });
 

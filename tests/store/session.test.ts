@@ -76,7 +76,7 @@ describe('a session', () => {
     const paces = { ...leg(1, 1), distance: { unit: 'paces', value: 5 } } as const;
     expect(await open.run(addEntry(paces), null)).toMatchObject({
       kind: 'refused',
-      fault: { code: 'no-pace' },
+      fault: { code: 'no-pace', unit: 'paces' },
     });
     expect(await first.changes.count()).toBe(1);
   });

@@ -1,5 +1,6 @@
 import { isRemark } from '../entries/entry';
 import type { Solution } from '../survey/solution';
+import { workingIn } from '../units/shown';
 import { angleDisagrees } from './header/angle-disagrees';
 import { annualChangeLarge } from './header/annual-change-large';
 import { nearPole } from './header/near-pole';
@@ -64,7 +65,7 @@ function acceptedWarnings({ outing }: Solution): Set<string> {
 /** All warnings that weren't accepted: the header's first, then line by line. */
 export function warningsOf(solution: Solution): Warning[] {
   const accepted = acceptedWarnings(solution);
-  return CHECKS.flatMap((check) => check(solution))
+  return workingIn(solution.places.frame.unit, () => CHECKS.flatMap((check) => check(solution)))
     .filter((warning) => !accepted.has(acceptance(warning)))
     .sort((a, b) => order(a) - order(b));
 }

@@ -5,7 +5,7 @@ import type { Metres } from '../units/units';
 import { bearingDegrees, type BearingReading } from '../readings/bearing';
 import { writeDistance, type DistanceReading } from '../readings/distance';
 import type { SlopeReading } from '../readings/slope';
-import { bearingText, lengthText, shownUnits, speedText } from '../units/shown';
+import { bearingText, isInPaces, lengthText, shownUnits, speedText } from '../units/shown';
 import type { LegReadings } from './reckoning';
 
 /** The parts of lines in words, shared by every screen, message and printed page. */
@@ -73,7 +73,7 @@ export function backBearingWords({ bearing, back }: LegReadings): string {
 
 /** Short lengths in metres have a decimal: a pace or two. */
 const lengthWords = (metres: Metres) =>
-  shownUnits().lengths === 'metric' && metres < 10
+  shownUnits().lengths === 'metric' && !isInPaces() && metres < 10
     ? `${metres.toLocaleString('en', { maximumFractionDigits: 1 })} m`
     : lengthText(metres);
 
@@ -82,7 +82,9 @@ export function describeLeg(
   leg: LegReadings & { readonly time?: string; readonly note?: string },
   metres: Metres | null,
 ): string {
-  const length = metres === null || leg.distance.unit === 'metres' ? '' : lengthWords(metres);
+  // What was read is said; what it comes to only where that is another figure.
+  const isSaid = isInPaces() ? leg.distance.unit === 'paces' : leg.distance.unit === 'metres';
+  const length = metres === null || isSaid ? '' : lengthWords(metres);
   const direction = compassPointWords(nearestCompassPoint(bearingDegrees(leg.bearing)));
   return [
     `${bearingWords(leg.bearing)}, ${direction}`,

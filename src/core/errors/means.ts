@@ -11,6 +11,8 @@ export interface PaceInUse {
   readonly spread: number | null;
   /** The walks of the calibration; null where that isn't said. */
   readonly walks: number | null;
+  /** True where all is worked in this pace: its length is what lengths are told in. */
+  readonly isUnit?: true;
 }
 
 /** How a stretch is walked: all that its errors depend on, beside the readings themselves. */

@@ -20,7 +20,12 @@ export const ownSpread = ({ spread }: PaceInUse, errors: ErrorSettings): number 
   spread === null ? errors.paced : Math.max(LEAST_PACED, spread);
 
 /** One sigma of the length of the pace, over it. */
-export function paceLengthSigma({ spread, walks }: PaceInUse, errors: ErrorSettings): number {
+export function paceLengthSigma(
+  { spread, walks, isUnit, ground }: PaceInUse,
+  errors: ErrorSettings,
+): number {
+  // A unit has no error of its own; the pace of another ground is another pace than the unit.
+  if (isUnit && ground === '') return 0;
   if (spread === null || walks === null) return errors['pace-length'];
   return Math.hypot(ofOneWalk(spread, walks) / Math.sqrt(walks), OTHER_GROUND);
 }

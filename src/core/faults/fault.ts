@@ -113,6 +113,7 @@ export type Fault =
   | { code: 'too-long'; what: 'name' | 'note'; most: number; found: string }
   | { code: 'no-declination'; north: 'true' | 'grid' }
   | { code: 'no-pace'; unit: 'paces' | 'steps' }
+  | { code: 'metres-beside-paces' }
   | { code: 'no-leg-yet' }
   | { code: 'unknown-station'; name: string; nearest?: string }
   | { code: 'name-taken'; name: string }

@@ -168,6 +168,9 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
   'no-pace': ({ unit }) =>
     `A distance in ${unit} needs the length of a pace first, as in: pace 65 per 100 m. ` +
     'Or write metres: 100m.',
+  'metres-beside-paces': () =>
+    'The lengths so far are in paces alone, and this one is not. Give the length of your pace ' +
+    'first, as in: pace 65 per 100 m. All of them are metres too from then on.',
   'no-leg-yet': () => 'This line belongs to a leg, and there is no leg before it.',
   'unknown-station': ({ name, nearest }) =>
     `No station is called “${name}” so far.${didYouMean(nearest === undefined ? [] : [nearest])}`,

@@ -3,19 +3,21 @@ import type { HomeReadings, PaceReadings, Reckoning } from '../entries/reckoning
 import type { Field } from '../faults/fault';
 import type { BearingReading } from '../readings/bearing';
 import type { LengthReading } from '../readings/distance';
-import { LegRows, paceFault } from '../survey/dead-reckoning/leg-row';
+import { LegRows } from '../survey/dead-reckoning/leg-row';
 import { homeMeans } from '../survey/home-means';
-import { northFault } from '../survey/log-state';
+import { northFault, takeLength } from '../survey/log-state';
 import { unknownStation } from '../survey/dead-reckoning/reducer';
 import { stationNamed, type Solution } from '../survey/solution';
 import { computePoints, emptyTraverse } from '../survey/dead-reckoning/traverse';
 import type { North } from '../units/bearing';
-import { ORIGIN, sumOf, vectorBetween, type PlanePoint } from '../units/plane';
+import { ORIGIN, sumOf, vectorBetween, type PlanePoint, type PlaneUnit } from '../units/plane';
 import type { Degrees, Metres } from '../units/units';
 import { wayAlong, type Way } from './ways/way';
 
 /** A leg that is being typed: where it would end, and the way home from there. */
 export interface PreviewLeg {
+  /** What its lengths are in. */
+  readonly unit: PlaneUnit;
   readonly bearingDegrees: Degrees;
   readonly lengthMetres: Metres;
   readonly start: PlanePoint;
@@ -33,7 +35,8 @@ export class PreviewReckoning implements Reckoning {
   addLeg(leg: LegReadings): FieldFault | null {
     const { end, errors, places, current, legs, names } = this.solution;
     const one = emptyTraverse(1);
-    const wrong = new LegRows(errors).fill(one, 1, leg, end);
+    const after = { ...end };
+    const wrong = new LegRows(errors).fill(one, 1, leg, after);
     if (wrong) return wrong;
     const taken = leg.to === undefined ? names.numberFault(legs.count + 1) : null;
     if (taken) return { fault: taken, field: 'whole' };
@@ -44,12 +47,18 @@ export class PreviewReckoning implements Reckoning {
     // The way home leaves from the station: a return leaves it where it was.
     const station = leg.to === undefined ? undefined : stationNamed(this.solution, leg.to);
     const from = station === undefined ? arrival : places.at(station);
+    const unit = after.unit ?? 'metre';
     this.leg = {
+      unit,
       bearingDegrees: one.bearingDegrees[1] ?? 0,
       lengthMetres: one.lengthMetres[1] ?? 0,
       start,
       end: arrival,
-      home: wayAlong(places.frame, vectorBetween(from, ORIGIN), homeMeans(end).paceMetres),
+      home: wayAlong(
+        { ...places.frame, unit },
+        vectorBetween(from, ORIGIN),
+        homeMeans(after).paceMetres,
+      ),
     };
     return null;
   }
@@ -68,8 +77,10 @@ export class PreviewReckoning implements Reckoning {
   }
 
   needsPace(...lengths: (LengthReading | null)[]): FieldFault | null {
-    const { legs } = this.solution;
-    return paceFault(lengths, legs.count > 0 ? legs.leg(legs.count).paceMetres : NaN);
+    const { legs, end } = this.solution;
+    const ground = legs.count > 0 ? legs.leg(legs.count).reading.ground : undefined;
+    const faults = lengths.map((length) => takeLength({ ...end }, length, ground));
+    return faults.find((fault) => fault !== null) ?? null;
   }
 
   needsNorth(bearing: BearingReading, field: Field): FieldFault | null {

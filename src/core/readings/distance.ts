@@ -38,6 +38,10 @@ export const distanceReading = z.discriminatedUnion('unit', [
 ]);
 export type DistanceReading = z.infer<typeof distanceReading>;
 
+/** True for a length that was counted: it needs a pace to be metres. */
+export const isCount = (reading: DistanceReading): reading is LengthReading =>
+  reading.unit === 'paces' || reading.unit === 'steps';
+
 /** Metres along the ground; NaN for a count of paces where no pace length is known. */
 export function metresAlong(reading: DistanceReading, paceLength: Metres): Metres {
   switch (reading.unit) {

@@ -7,13 +7,10 @@ export type { Part };
 
 /** What each leg of a solved outing is made of, by its number: the log is followed once more. */
 export function legParts({ outing, errors, places }: Solution): Map<number, readonly Part[]> {
-  const { entries, start } = outing;
   const parts = new Map<number, readonly Part[]>();
   const { norths } = places.frame;
-  const reducer = new Reducer(start.name, norths, errors, entries.length, (leg, found) =>
-    parts.set(leg, found),
-  );
-  for (const [index, entry] of entries.entries()) {
+  const reducer = new Reducer(outing, norths, errors, (leg, found) => parts.set(leg, found));
+  for (const [index, entry] of outing.entries.entries()) {
     reducer.entry = index;
     ENTRIES.of(entry).apply(entry, reducer);
   }

@@ -3,7 +3,8 @@ import type { Means, PaceInUse } from '../errors/means';
 import type { Field } from '../faults/fault';
 import { readingOffset, type Norths } from '../north/norths';
 import type { BearingReading } from '../readings/bearing';
-import type { DistanceReading } from '../readings/distance';
+import { isCount, type DistanceReading, type LengthReading } from '../readings/distance';
+import type { PlaneUnit } from '../units/plane';
 import type { North } from '../units/bearing';
 import { METRES_PER_FOOT, type Degrees, type Metres } from '../units/units';
 
@@ -16,6 +17,13 @@ export interface GroundPace {
 
 /** What the lines of a log so far have set for the lines that follow. */
 export interface LogState {
+  /**
+   * What one unit of every length is: a pace where all lengths so far are counts and no pace is
+   * known. Null while no line has told.
+   */
+  unit: PlaneUnit | null;
+  /** The pace of counts before the first `pace` line: what that says, where one is to come. */
+  paceToCome: GroundPace | null;
   /** The pace on every ground that has none of its own. */
   general: GroundPace;
   /** Paces of the grounds that have one of their own; null while none has. */
@@ -43,11 +51,22 @@ const NO_PACE: GroundPace = {
   paceLength: NaN,
   inUse: { key: '', ground: '', spread: null, walks: null },
 };
+/** The pace of an outing that is worked in paces: one, which is what everything is measured in. */
+const ONE_PACE: GroundPace = {
+  paceLength: 1,
+  inUse: { key: 'one', ground: '', spread: null, walks: null, isUnit: true },
+};
 
-/** The state at the top of a log. */
-export function initialState(norths: Norths): LogState {
+/**
+ * The state at the top of a log. `paces` are its `pace` lines, in their order: counts before the
+ * first one are of that pace, and without any a log may be worked in paces.
+ */
+export function initialState(norths: Norths, paces: readonly PaceReadings[] = []): LogState {
+  const general = paces.find(({ ground }) => ground === undefined);
   const offset = (north: North) => readingOffset(north, norths) ?? NaN;
   return {
+    unit: general || paces.length === 0 ? null : 'metre',
+    paceToCome: general ? paceOfLine(general) : null,
     general: NO_PACE,
     grounds: null,
     borrowed: null,
@@ -68,13 +87,19 @@ export function paceMetres({ unit, value }: Pick<PaceReadings, 'unit' | 'value'>
   return unit === 'feet' ? value * METRES_PER_FOOT : value;
 }
 
-/** Takes a `pace` line into the state. */
-export function setPace(state: LogState, pace: PaceReadings): void {
+function paceOfLine(pace: PaceReadings): GroundPace {
   const { ground, spreadPercent, walks = null } = pace;
   const paceLength = paceMetres(pace);
   const spread = spreadPercent === undefined ? null : spreadPercent / 100;
   const key = [ground ?? '', paceLength, spread, walks].join(' ');
-  const set: GroundPace = { paceLength, inUse: { key, ground: ground ?? '', spread, walks } };
+  return { paceLength, inUse: { key, ground: ground ?? '', spread, walks } };
+}
+
+/** Takes a `pace` line into the state. */
+export function setPace(state: LogState, pace: PaceReadings): void {
+  const { ground } = pace;
+  const set = paceOfLine(pace);
+  state.unit = 'metre';
   if (ground === undefined) {
     state.general = set;
     state.borrowed = null;
@@ -104,8 +129,38 @@ export function paceOn(state: Readonly<LogState>, ground: string | undefined): G
 }
 
 /** Length of the general pace in metres; null where none is known. */
-export const generalPace = ({ general }: Readonly<LogState>): Metres | null =>
-  Number.isNaN(general.paceLength) ? null : general.paceLength;
+export const generalPace = ({ general, unit }: Readonly<LogState>): Metres | null =>
+  unit === 'pace' || Number.isNaN(general.paceLength) ? null : general.paceLength;
+
+const countFault = (unit: 'paces' | 'steps', beside: boolean): FieldFault => ({
+  fault: beside ? { code: 'metres-beside-paces' } : { code: 'no-pace', unit },
+  field: 'distance',
+});
+
+/**
+ * Takes a length of a line into the unit of the log, and says why it can't be used; null when it
+ * can. The first one tells whether a log without a pace is worked in paces.
+ */
+export function takeLength(
+  state: LogState,
+  length: DistanceReading | LengthReading | null,
+  ground: string | undefined,
+): FieldFault | null {
+  // Nothing along is nothing in any unit.
+  if (!length || length.value === 0) return null;
+  if (!isCount(length)) {
+    // Counts of a pace that is yet to come, too: which of the two was meant is not guessed.
+    if (state.unit === 'pace') return countFault('paces', true);
+    state.unit ??= 'metre';
+    return null;
+  }
+  if (state.unit === null) {
+    state.unit = 'pace';
+    state.general = state.paceToCome ?? ONE_PACE;
+  }
+  const isKnown = !Number.isNaN(paceOn(state, ground).paceLength);
+  return isKnown ? null : countFault(length.unit === 'steps' ? 'steps' : 'paces', false);
+}
 
 const KIND_OF_UNIT = { paces: 'paced', steps: 'paced', minutes: 'timed' } as const;
 

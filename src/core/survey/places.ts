@@ -3,14 +3,16 @@ import type { JointErrors, SharedSum } from '../errors/shared-errors';
 import type { OutingNorths } from '../north/outing-norths';
 import type { Position } from '../readings/position';
 import type { North } from '../units/bearing';
-import type { PlanePoint } from '../units/plane';
+import type { PlanePoint, PlaneUnit } from '../units/plane';
 
 /** What coordinates are measured from. */
 export interface Frame {
   /** The north that the plane's north is. */
   readonly north: North;
   readonly norths: OutingNorths;
-  /** Where the plane's origin is on the earth; null where that, or true north, isn't known. */
+  /** What its lengths are in, and with them all that is told of its places. */
+  readonly unit: PlaneUnit;
+  /** Where the plane's origin is on the earth; null where that, true north or a pace isn't known. */
   readonly origin: Position | null;
 }
 

@@ -41,7 +41,7 @@ export function solve(
   const { returns, shared, stations, state } = reduced.value;
   const traverse = { ...reduced.value.traverse, legs: count };
   computePoints(traverse, 1, count);
-  const frame = frameOf(outing, norths.value);
+  const frame = frameOf(outing, norths.value, state.unit ?? 'metre');
   const places = new PlacesAsWalked(frame, traverse, stationOfLeg, shared);
   const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg }, shared);
   const { closures, walkedMetres } = closuresOf(places, legs, traverse, returns);
@@ -57,7 +57,8 @@ export function solve(
     end: state,
   };
   // Without it the places lack positions until it is loaded; nothing else depends on them.
-  const origin = isPinnedByFix(outing) ? providedFixTools()?.startOf(alone) : null;
+  const isPinned = isPinnedByFix(outing) && frame.unit === 'metre';
+  const origin = isPinned ? providedFixTools()?.startOf(alone) : null;
   const walked = origin
     ? { ...alone, places: new PlacesAsWalked({ ...frame, origin }, traverse, stationOfLeg, shared) }
     : alone;
@@ -75,9 +76,8 @@ function reduce(
   errors: ErrorSettings,
   kinds: EntryRegistry,
 ): Result<Reducer, OutingFault> {
-  const { entries, start } = outing;
-  const reducer = new Reducer(start.name, norths, errors, entries.length);
-  for (const [index, entry] of entries.entries()) {
+  const reducer = new Reducer(outing, norths, errors);
+  for (const [index, entry] of outing.entries.entries()) {
     reducer.entry = index;
     const wrong = kinds.of(entry).apply(entry, reducer);
     if (wrong) return fail({ fault: wrong.fault, at: { entry: index, field: wrong.field } });

@@ -1,6 +1,12 @@
 import { normalised } from './angle';
 import { degrees, radians, type Degrees, type Metres } from './units';
 
+/**
+ * What lengths in a plane are in: metres, or paces where an outing is worked in those. Whatever is
+ * called metres of such a plane is its unit.
+ */
+export type PlaneUnit = 'metre' | 'pace';
+
 /** A point or a vector in the plane, in metres east and north. */
 export interface PlanePoint {
   readonly east: Metres;

@@ -1,4 +1,5 @@
 import { bearingDigits, normalised } from './angle';
+import type { PlaneUnit } from './plane';
 import {
   METRES_PER_CHAIN,
   METRES_PER_FOOT,
@@ -22,6 +23,7 @@ export interface ShownUnits {
 export const USUAL_UNITS: ShownUnits = { lengths: 'metric', bearings: 'degrees' };
 
 let shown = USUAL_UNITS;
+let plane: PlaneUnit = 'metre';
 
 /**
  * The units of every text that is made from now on. Like a language they belong to the person and
@@ -32,6 +34,27 @@ export const showIn = (units: ShownUnits): void => {
   shown = units;
 };
 export const shownUnits = (): ShownUnits => shown;
+
+/**
+ * What lengths are in from now on: metres, or paces where the outing in hand is worked in those.
+ * A page says so of its outing before its texts are made.
+ */
+export const workIn = (unit: PlaneUnit): void => {
+  plane = unit;
+};
+/** True while lengths are paces. */
+export const isInPaces = (): boolean => plane === 'pace';
+
+/** What is made while lengths are in a unit: texts of an outing on a page that has others. */
+export function workingIn<Made>(unit: PlaneUnit, make: () => Made): Made {
+  const before = plane;
+  plane = unit;
+  try {
+    return make();
+  } finally {
+    plane = before;
+  }
+}
 
 interface LengthUnit {
   readonly sign: string;
@@ -48,8 +71,17 @@ const LENGTH_UNITS: Readonly<Record<LengthSystem, LengthUnit>> = {
   chains: { sign: 'ch', name: 'chains', metres: METRES_PER_CHAIN, decimals: 1, step: 0.25 },
 };
 
+const PACES: LengthUnit = { sign: 'paces', name: 'paces', metres: 1, decimals: 0, step: 5 };
+
 /** The unit that lengths are shown and typed in. */
-export const lengthUnit = (): LengthUnit => LENGTH_UNITS[shown.lengths];
+export const lengthUnit = (): LengthUnit => (isInPaces() ? PACES : LENGTH_UNITS[shown.lengths]);
+
+/** True while lengths are shown as the plane has them. */
+const isPlain = () => isInPaces() || shown.lengths === 'metric';
+
+/** A figure with its unit; a single pace is one. */
+const withSign = (text: string, sign: string) =>
+  `${text} ${text === '1' && sign === 'paces' ? 'pace' : sign}`;
 
 /** A figure with as many decimals as it needs, up to some. */
 const figure = (value: number, decimals: number) =>
@@ -57,7 +89,7 @@ const figure = (value: number, decimals: number) =>
 
 /** Miles from one mile on, to a hundredth; null below that, and in metres. */
 const milesText = (metres: Metres): string | null =>
-  shown.lengths !== 'metric' && Math.abs(metres) >= METRES_PER_MILE
+  !isPlain() && Math.abs(metres) >= METRES_PER_MILE
     ? `${figure(metres / METRES_PER_MILE, 2)} mi`
     : null;
 
@@ -66,7 +98,7 @@ const metresWhole = (metres: Metres) => `${figure(metres, 0)} m`;
 /** A length to the nearest metre, foot or tenth of a chain; from a mile on in miles. */
 export function lengthText(metres: Metres): string {
   const { sign, metres: one, decimals } = lengthUnit();
-  return milesText(metres) ?? `${figure(metres / one, decimals)} ${sign}`;
+  return milesText(metres) ?? withSign(figure(metres / one, decimals), sign);
 }
 
 /** A count of a unit in the figures that a count of paces is worth. */
@@ -79,6 +111,8 @@ function coarse(count: number): number {
 export function distanceText(metres: Metres): string {
   const { sign, metres: one, decimals } = lengthUnit();
   if (decimals > 0) return lengthText(metres);
+  // Paces are counted out: 114, not 115.
+  if (isInPaces()) return lengthText(metres);
   return milesText(metres) ?? `${figure(coarse(metres / one), 0)} ${sign}`;
 }
 
@@ -96,11 +130,12 @@ export const shortLengthText = (metres: Metres): string =>
 
 /** A text of a length with its metres in brackets, where someone else may have to read it. */
 export const withMetres = (text: string, metres: Metres): string =>
-  shown.lengths === 'metric' ? text : `${text} (${metresWhole(metres)})`;
+  isPlain() ? text : `${text} (${metresWhole(metres)})`;
 
 /** A round length of a scale: 50 m, 2 km, 200 ft, 0.5 ch. */
 export function roundLengthText(metres: Metres): string {
   const { sign, metres: one } = lengthUnit();
+  if (isInPaces()) return withSign(figure(metres, 3), sign);
   return shown.lengths === 'metric' && metres >= METRES_PER_KILOMETRE
     ? `${figure(metres / METRES_PER_KILOMETRE, 3)} km`
     : `${figure(metres / one, 3)} ${sign}`;
@@ -168,7 +203,7 @@ export const withDegrees = (text: string, bearing: Degrees): string =>
 export function inDegreesAndMetres(bearing: Degrees, metres: Metres): string | null {
   const parts = [
     shown.bearings === 'degrees' ? null : `${bearingDigits(bearing)}°`,
-    shown.lengths === 'metric' ? null : metresWhole(coarse(metres)),
+    isPlain() ? null : metresWhole(coarse(metres)),
   ].filter((part) => part !== null);
   return parts.length === 0 ? null : parts.join(', ');
 }

@@ -6,6 +6,7 @@ import { suspectsOf, type Suspect } from '../../core/survey/blunder/suspects';
 import { uncheckedOf } from '../../core/survey/party/unchecked';
 import type { Survey } from '../../core/survey/party/survey';
 import { positionOfStation } from '../../core/survey/positions';
+import type { PlaneUnit } from '../../core/units/plane';
 import { degrees } from '../../core/units/units';
 import { ellipseFields } from '../home-answer';
 
@@ -19,10 +20,12 @@ const MOST_SUSPECTS = 3;
 export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => number | undefined) {
   const { party, places, asWalked, closures, test, estimates } = survey;
   const covariances = places.fromOrigin();
+  const { unit } = places.frame;
   const frame = { north: party.north, origin: party.nodes.all[0]!.name };
   return {
     method: survey.method,
     frame,
+    unit,
     stations: party.nodes.all.map(({ name, stations }, node) => {
       const { east, north } = places.at(node);
       const walked = asWalked.at(node);
@@ -42,7 +45,7 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
       station: party.nodes.all[node]!.name,
       dx: misclosure.east,
       dy: misclosure.north,
-      metres,
+      metres: unit === 'pace' ? null : metres,
       ofWalked,
     })),
     test,
@@ -58,7 +61,7 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
     }),
     suspects: suspectsOf(survey)
       .slice(0, MOST_SUSPECTS)
-      .map((suspect) => suspectFields(party, suspect, lineOf)),
+      .map((suspect) => suspectFields(party, suspect, unit, lineOf)),
     unchecked: uncheckedOf(survey).map((source) => ({
       outing: source.outing,
       line: lineOf(source),
@@ -69,6 +72,7 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
 function suspectFields(
   { members }: Party,
   suspect: Suspect,
+  unit: PlaneUnit,
   lineOf: (source: LineSource) => number | undefined,
 ) {
   const { slip, source, instead, probability, metresLeft, message } = suspect;
@@ -81,6 +85,6 @@ function suspectFields(
     message,
     suggested: leg && `${writeBearing(leg.bearing, read)} ${writeDistance(leg.distance)}`,
     probability,
-    metresLeft,
+    metresLeft: unit === 'pace' ? null : metresLeft,
   };
 }

@@ -230,8 +230,7 @@ function readCsv(
   for (const { outing, rowOfEntry } of found.value) {
     const fault = unsolved(outing, models);
     const paced = { ...outing, entries: [...paces, ...outing.entries] };
-    const usesOwnPaces =
-      fault?.fault.code === 'no-pace' && paces.length > 0 && !unsolved(paced, models);
+    const usesOwnPaces = wantsPace(outing, models) && paces.length > 0 && !unsolved(paced, models);
     if (fault && !usesOwnPaces) {
       const line = 'entry' in fault.at ? rowOfEntry[fault.at.entry] : undefined;
       return fail({ faults: [{ fault: fault.fault, line }], table });
@@ -241,6 +240,14 @@ function readCsv(
     if (!outing.start.position) messages.push(noStartPosition(outing.name));
   }
   return ok({ kind: 'table', outings, profiles: [], messages, table });
+}
+
+/** True for an outing that counts in paces and doesn't say how long they are. */
+function wantsPace(outing: Outing, models: EarthModels | null): boolean {
+  const solved = solve(outing, models);
+  if (solved.ok) return solved.value.places.frame.unit === 'pace';
+  const { code } = solved.fault.fault;
+  return code === 'no-pace' || code === 'metres-beside-paces';
 }
 
 /** Why an outing can't be solved; null when it can, or when only the model isn't loaded yet. */

@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import type { KnownPlace } from '@/core/model/known-place';
 import { blankOuting, type Outing } from '@/core/model/outing';
+import { workIn } from '@/core/units/shown';
 import { solve } from '@/core/survey/solve';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';
@@ -27,6 +28,8 @@ function FixOfOuting({ id, known }: { id: string; known: Known }) {
   const [draft, change] = useDraft(id);
   const found = useNamedSolution();
   if (!('solution' in found)) return <PlainPage {...found} />;
+  // All lengths here are the map's.
+  workIn('metre');
   return (
     <FixPage
       key={id}

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { isThere, wayHome } from '@/core/navigation/ways/way';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Solution } from '@/core/survey/solution';
+import { isInPaces } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { backToLog, ViewPage } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/walk-query';
 import { HomeAnswer } from '@/views/shared/ways/home-answer';
 import { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import { useWayChoices } from '@/views/shared/ways/way-choices';
-import { WAY_NAMES } from '@/views/shared/ways/words';
+import { WAY_NAMES, WAY_WORDS } from '@/views/shared/ways/words';
 import { viewUrl } from '@/views/views';
 import styles from './home-now.module.css';
 import { WayChoice } from './way-choice';
@@ -31,7 +32,9 @@ export function HomeNowPage({ solution }: { solution: Solution }) {
       <Landmarks solution={solution} />
       {!isHome && (
         <>
-          <p data-testid="light">{lightLeftWords(planning)}</p>
+          <p data-testid="light">
+            {lightLeftWords(planning)} {isInPaces() && WAY_WORDS.needsPace}
+          </p>
           <a className={styles.walk} href={viewUrl('walk', outing.id, query)}>
             {kind === 'straight' ? WORDS.walk : WORDS.walkBy(WAY_NAMES[chosen.kind])}
           </a>
@@ -43,7 +46,7 @@ export function HomeNowPage({ solution }: { solution: Solution }) {
                   key={each.way.kind}
                   weighed={each}
                   minutes={minutes(each.way)}
-                  isBest={best.kind === each.way.kind}
+                  isBest={!isInPaces() && best.kind === each.way.kind}
                   isChosen={each.way === chosen}
                   onChoose={() => setKind(each.way.kind)}
                 />

@@ -1,7 +1,7 @@
 import type { WeighedWay } from '@/core/navigation/ways/recommendation';
 import { chanceWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './home-now.module.css';
-import { distanceText } from '@/core/units/shown';
+import { distanceText, isInPaces } from '@/core/units/shown';
 import { WORDS } from './words';
 
 interface Props {
@@ -22,8 +22,10 @@ export function WayChoice({ weighed, minutes, isBest, isChosen, onChoose }: Prop
         <b>{WAY_NAMES[way.kind]}</b>
         {isBest && <em> {WORDS.best}</em>}
         <br />
-        {WORDS.figures(distanceText(way.metres), Math.round(minutes), chanceWords(chance))}
-        {arrivesInTheDark && <b className={styles.dark}> {WORDS.dark}</b>}
+        {isInPaces()
+          ? distanceText(way.metres)
+          : WORDS.figures(distanceText(way.metres), Math.round(minutes), chanceWords(chance))}
+        {arrivesInTheDark && !isInPaces() && <b className={styles.dark}> {WORDS.dark}</b>}
       </span>
     </label>
   );

@@ -3,6 +3,7 @@ import { visibleText } from '@/core/units/visible';
 import { useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Outing } from '@/core/model/outing';
 import type { Solution } from '@/core/survey/solution';
+import { workIn } from '@/core/units/shown';
 import { writeLog } from '@/core/log-text/write-log';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
@@ -84,6 +85,8 @@ export function OutingView({ open, outing, solution }: Props) {
   const [pane, setPane] = useState<Pane>('log');
   const [ends, setEnds] = useEnds(solution);
   const { keypad, setKeypad, preview } = usePreview(view, solution);
+  // The first leg tells what a log without a pace is worked in: also while it is typed.
+  workIn(preview?.unit ?? solution.places.frame.unit);
   const { selected, setSelected, step } = view;
   const name = visibleText(outing.name) || WORDS.untitled;
   useTitle(name);

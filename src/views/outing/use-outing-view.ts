@@ -248,6 +248,7 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
   });
 
   return {
+    outing,
     ...line,
     ...entries,
     selected,

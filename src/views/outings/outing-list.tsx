@@ -4,6 +4,7 @@ import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
 import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { solve } from '@/core/survey/solve';
+import { workingIn } from '@/core/units/shown';
 import type { StoredOuting } from '@/store/outings';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
@@ -68,7 +69,10 @@ function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDel
           </span>
           {solved.ok && (
             <span className={styles.figures}>
-              {WORDS.legs(solved.value.legs.count)} · {WORDS.walked(solved.value.walkedMetres)}
+              {WORDS.legs(solved.value.legs.count)} ·{' '}
+              {workingIn(solved.value.places.frame.unit, () =>
+                WORDS.walked(solved.value.walkedMetres),
+              )}
             </span>
           )}
           {stored.damaged && <span className={styles.warning}>{WORDS.damaged}</span>}

@@ -5,6 +5,7 @@ import { improvements } from '@/core/navigation/improvements';
 import { placeOnMap, positionError } from '@/core/navigation/position-error';
 import { contributions, sharesOf } from '@/core/navigation/uncertainty-sources';
 import { stationName, type Solution } from '@/core/survey/solution';
+import { isInPaces } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 import { Section } from '@/views/shared/page/view-page';
 import { chanceWords } from '@/views/shared/ways/words';
@@ -32,7 +33,7 @@ export function HowSure({ solution, sight }: Props) {
     <Section id="sure" title={WORDS.sure}>
       <p className={styles.sentence} data-testid="sure">
         {WORDS.within(within95(error), visibleText(stationName(solution, 0)))}.{' '}
-        {WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
+        {!isInPaces() && WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
       </p>
       {places.frame.north === 'true' && (
         <p className={styles.soft}>{WORDS.onMap(placeOnMap(solution, current).semiMajorMetres)}</p>

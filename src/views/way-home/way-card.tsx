@@ -1,6 +1,7 @@
 import { Radio } from 'antd';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
+import { isInPaces } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 import { alongWords, chanceWords, stretchWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './way-home.module.css';
@@ -44,10 +45,13 @@ export function WayCard(props: Props) {
         {rest > 0 && <li>{WORDS.moreStretches(rest)}</li>}
       </ol>
       <p>
-        {WORDS.wayFigures(way, within95Metres, minutes, arrives)}
-        {isDark && <b className={styles.warning}> {WORDS.dark}</b>}
+        {WORDS.wayFigures(way, within95Metres)}
+        {!isInPaces() && WORDS.wayTime(minutes, arrives)}
+        {isDark && !isInPaces() && <b className={styles.warning}> {WORDS.dark}</b>}
       </p>
-      <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>
+      {!isInPaces() && (
+        <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>
+      )}
     </li>
   );
 }

@@ -15,6 +15,7 @@ import { SimulatedWalks } from './simulated-walks';
 import styles from './way-home.module.css';
 import { useChosenWay, Ways } from './ways';
 import { WORDS } from './words';
+import { isInPaces } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 
 interface Props {
@@ -59,7 +60,7 @@ function NotHome({ solution, run }: Props) {
       <HomeMeansChoice solution={solution} run={run} />
       <div className={styles.columns}>
         <HowSure solution={solution} sight={sight} />
-        {solution.walked ? (
+        {isInPaces() ? null : solution.walked ? (
           <p className={styles.soft}>{WORDS.notSimulated}</p>
         ) : (
           <div>

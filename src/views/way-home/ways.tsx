@@ -5,12 +5,18 @@ import { useState } from 'react';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { NORTH_LETTERS } from '@/core/units/bearing';
+import { isInPaces } from '@/core/units/shown';
 import { LengthField, SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/walk-query';
 import type { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import type { ChooseWays, Side, WayChoices } from '@/views/shared/ways/way-choices';
-import { planningWords, recommendationWords, WAY_NAMES } from '@/views/shared/ways/words';
+import {
+  planningWords,
+  recommendationWords,
+  WAY_NAMES,
+  WAY_WORDS,
+} from '@/views/shared/ways/words';
 import { viewUrl } from '@/views/views';
 import { WayCard } from './way-card';
 import styles from './way-home.module.css';
@@ -59,7 +65,7 @@ export function Ways(props: Props) {
         ))}
       </ul>
       <p className={styles.sentence} data-testid="recommended">
-        {recommendationWords(best)}
+        {isInPaces() ? WAY_WORDS.needsPace : recommendationWords(best)}
       </p>
       <Button
         type="primary"
@@ -69,13 +75,17 @@ export function Ways(props: Props) {
         {WORDS.choose(WAY_NAMES[chosen.kind])}
       </Button>
       <p data-testid="light">
-        {planningWords(planning, Math.min(...ways.map(({ way }) => minutes(way))))}
+        {planningWords(
+          planning,
+          isInPaces() ? null : Math.min(...ways.map(({ way }) => minutes(way))),
+        )}
       </p>
       <div className={styles.asks}>
         <LineFields solution={solution} choices={choices} onChoose={onChoose} />
       </div>
       {aimed.fault && <p className={styles.warning}>{aimed.fault}</p>}
-      <details className={styles.more}>
+      {/* In paces nothing is weighed by sight, speed or climb. */}
+      <details className={styles.more} hidden={isInPaces()}>
         <summary>{WORDS.weighedBy}</summary>
         <div className={styles.asks}>
           <LengthField

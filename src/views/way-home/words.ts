@@ -48,9 +48,11 @@ export const WORDS = {
   speed: 'Speed',
   climb: 'Climb',
   ownSpeed: (kilometresPerHour: number) => `Your speed so far: ${speedText(kilometresPerHour)}.`,
-  wayFigures: (way: WayHome, within: Metres, minutes: number, arrives: string) =>
+  wayFigures: (way: WayHome, within: Metres) =>
     `${distanceText(way.metres)} · ${way.kind === 'aim-off' ? 'the line' : 'home'} within ` +
-    `${uncertaintyText(within)} (95 %) · ${Math.round(minutes)} min · there at ${arrives}`,
+    `${uncertaintyText(within)} (95 %)`,
+  wayTime: (minutes: number, arrives: string) =>
+    ` · ${Math.round(minutes)} min · there at ${arrives}`,
   moreStretches: (count: number) => `and ${count} more`,
   wayChance: (range: Metres, chance: string) =>
     `Chance of seeing it (${lengthText(range)}): ${chance}.`,

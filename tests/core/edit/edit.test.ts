@@ -173,7 +173,10 @@ describe('changing an outing', () => {
     expect(after(twice, set(twice, { read: 'grid' }))).toEqual(['000 10m', 'read grid']);
     const unchanged = set(paced)(paced, null);
     expect(unchanged.ok && unchanged.value).toEqual([]);
-    expect(after(paced, strikeEntry(0, paced.entries[0]!, strike))).toEqual(['no-pace']);
+    const mixed = outingOfLog('pace 65 per 100 m\n000 65p\n000 5m');
+    expect(after(mixed, strikeEntry(0, mixed.entries[0]!, strike))).toEqual([
+      'metres-beside-paces',
+    ]);
     const northed = outingOfLog('declination 5 E\n010T 5m');
     const none = changeHeader((header) => ({ ...header, declination: { source: 'none' } }));
     expect(after(northed, none)).toEqual(['no-declination']);

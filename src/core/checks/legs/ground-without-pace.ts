@@ -1,7 +1,9 @@
 import type { Check, Warning } from '../check';
 
 /** `ground-without-pace`: a leg in paces names a ground without a pace; the general one is used. */
-export const groundWithoutPace: Check = ({ outing }) => {
+export const groundWithoutPace: Check = ({ outing, places }) => {
+  // In paces there is no other pace to take them for.
+  if (places.frame.unit === 'pace') return [];
   const known = new Set<string>();
   const warned = new Set<string>();
   const warnings: Warning[] = [];

@@ -4,10 +4,10 @@ import type { Check } from '../check';
 /** Legs shorter than this add more error than ground. Common practice, no source. */
 const SHORT_METRES = 15;
 
-/** `leg-short`: a leg under 15 m. */
-export const legShort: Check = ({ legs }) =>
+/** `leg-short`: a leg under 15 m; none where lengths are in paces. */
+export const legShort: Check = ({ legs, places }) =>
   Array.from(legs)
-    .filter(({ metres }) => metres < SHORT_METRES)
+    .filter(({ metres }) => places.frame.unit === 'metre' && metres < SHORT_METRES)
     .map(({ entry, metres }) => ({
       code: 'leg-short',
       at: { entry },

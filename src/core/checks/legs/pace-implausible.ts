@@ -18,7 +18,8 @@ export const paceImplausible: Check = (solution) => {
       `The clock goes back, from ${from} to ${to}: a slip in one of the two? This time is passed ` +
       'over.',
   }));
-  for (const stretch of stretches) {
+  // A speed needs metres.
+  for (const stretch of solution.places.frame.unit === 'metre' ? stretches : []) {
     const message = wrongWith(stretch);
     if (message) warnings.push({ code: 'pace-implausible', at: { entry: stretch.entry }, message });
   }

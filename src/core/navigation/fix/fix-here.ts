@@ -150,12 +150,15 @@ function unusable(
 /** What the log tells of where one is: its start, and what was sighted from its stations. */
 function sightsOfLog(solution: Solution, here: readonly SightRead[]): Sight[] {
   const taken = new Set(here.flatMap(({ sight }) => (sight ? [nameKey(sight.mark.name)] : [])));
-  const logged = logSights(solution).filter(
+  // How far it is from where the others were read is known in paces alone.
+  const isInPaces = solution.places.frame.unit === 'pace';
+  const logged = logSights(solution).filter(({ station, mark }) => {
+    if (station !== solution.current) return !isInPaces;
     // What is being read anew here counts once.
-    ({ station, mark }) => station !== solution.current || !taken.has(nameKey(mark.name)),
-  );
+    return !taken.has(nameKey(mark.name));
+  });
   const [walked] = here.flatMap(({ sight }) => sight?.walked ?? []);
-  const start = walked ? startSight(solution, walked) : null;
+  const start = walked && !isInPaces ? startSight(solution, walked) : null;
   return [...(start ? [start] : []), ...logged];
 }
 

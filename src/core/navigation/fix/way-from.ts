@@ -1,13 +1,12 @@
 import { sumCovariance } from '../../errors/covariance';
 import { ellipse } from '../../errors/ellipse';
 import { planePointOf } from '../../place/geodesic';
-import { homeMeans } from '../../survey/home-means';
 import type { EarthFix } from '../../survey/fix/on-earth';
 import type { KnownMark } from '../../survey/fix/sights';
 import type { Solution } from '../../survey/solution';
 import type { Metres } from '../../units/units';
 import { totalOf, walkErrors } from '../walk-errors';
-import { wayAlong, type Way } from '../ways/way';
+import { wayOnEarth, type Way } from '../ways/way';
 
 /** The straight way from a fix to a place on the map. */
 export interface WayFromFix extends Way {
@@ -27,9 +26,8 @@ export function wayFromFix(
 ): WayFromFix {
   const vector = planePointOf(position, to.position);
   const walk = totalOf(walkErrors(solution, [vector]));
-  const { paceMetres } = homeMeans(solution.end);
   return {
-    ...wayAlong(solution.places.frame, vector, paceMetres),
+    ...wayOnEarth(solution, vector),
     to: to.name,
     within95Metres: ellipse(sumCovariance(fix.covariance, walk)).semiMajorMetres,
   };

@@ -6,14 +6,13 @@ import { shownBearing } from '../../north/norths';
 import { planePointOf } from '../../place/geodesic';
 import { nameKey } from '../../readings/name';
 import type { Position } from '../../readings/position';
-import { homeMeans } from '../../survey/home-means';
 import { positionOfStation } from '../../survey/positions';
 import { northShown, type Solution } from '../../survey/solution';
 import type { Bearing } from '../../units/bearing';
 import { azimuthOf, lengthOf, offsetFromLine, ORIGIN } from '../../units/plane';
 import type { Degrees, Metres } from '../../units/units';
 import { totalOf, walkErrors } from '../walk-errors';
-import { wayAlong, type Way } from '../ways/way';
+import { wayOnEarth, type Way } from '../ways/way';
 import type { RouteLeg } from './leg';
 import type { Plan } from './plan';
 import { headerAt } from './points';
@@ -81,6 +80,8 @@ function comparedLegs(
   plan: Plan,
   stations: ReadonlyMap<number, number>,
 ): Compared[] {
+  // What was walked is known in paces alone.
+  if (solution.places.frame.unit === 'pace') return [];
   return plan.legs.flatMap((leg) => {
     const [from, to] = [stations.get(leg.number - 1), stations.get(leg.number)];
     if (from === undefined || to === undefined) return [];
@@ -105,7 +106,7 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   const stations = stationsOfPoints(solution, plan.route);
   const reached = Math.max(...stations.keys());
   const next = plan.legs[reached] ?? null;
-  const { places, current, end } = solution;
+  const { places, current } = solution;
   // At a point that was recognised one is where the map puts it, not where the log does.
   const isAtPoint = stations.get(reached) === current;
   const here = isAtPoint ? plan.positions[reached]! : positionOfStation(places, current);
@@ -117,7 +118,7 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   const line = planePointOf(before, target);
   const off = offsetFromLine(planePointOf(before, here), ORIGIN, line);
   const vector = planePointOf(here, target);
-  const way = wayAlong(places.frame, vector, homeMeans(end).paceMetres);
+  const way = wayOnEarth(solution, vector);
   const walk = totalOf(walkErrors(solution, [vector]));
   const since = places.relative(stations.get(reached) ?? 0, current);
   return {

@@ -10,7 +10,7 @@ import type { Metres } from '../../units/units';
 /** A straight stretch to walk. */
 export interface Way {
   readonly distanceMetres: Metres;
-  /** Null when no pace length is known. */
+  /** Null when no pace length is known; and where the distance is in paces itself. */
   readonly paces: number | null;
   readonly bearing: BearingFromEach;
   /** One of eight: of the true direction where it is known, else of the magnetic one. */
@@ -24,11 +24,21 @@ export function wayAlong(frame: Frame, vector: PlanePoint, paceMetres: Metres | 
   const distanceMetres = lengthOf(vector);
   return {
     distanceMetres,
-    paces: paceMetres === null ? null : distanceMetres / paceMetres,
+    // In paces already: said once.
+    paces: paceMetres === null || frame.unit === 'pace' ? null : distanceMetres / paceMetres,
     bearing: fromEachNorth(bearing, frame.norths),
     compassPoint: nearestCompassPoint(bearing.degrees),
     compassPointNorth: frame.north,
   };
+}
+
+/**
+ * The way along a vector on the earth, in metres, by the compass and the paces of the walk home. An
+ * outing that is worked in paces tells none of these.
+ */
+export function wayOnEarth({ places: { frame }, end }: Solution, vector: PlanePoint): Way {
+  const pace = frame.unit === 'pace' ? null : homeMeans(end).paceMetres;
+  return wayAlong({ ...frame, unit: 'metre' }, vector, pace);
 }
 
 /** The straight way between two stations, in paces of the walk home. */

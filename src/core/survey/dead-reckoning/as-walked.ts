@@ -3,7 +3,7 @@ import type { SharedSum } from '../../errors/shared-errors';
 import { legAtEntry, type Outing } from '../../model/outing';
 import type { OutingNorths } from '../../north/outing-norths';
 import { referenceNorth } from '../../north/norths';
-import { vectorBetween, type PlanePoint } from '../../units/plane';
+import { vectorBetween, type PlanePoint, type PlaneUnit } from '../../units/plane';
 import { Forks } from './forks';
 import type { SharedUses } from './shared-uses';
 import type { Frame, Places, RelativePlace } from '../places';
@@ -11,9 +11,10 @@ import type { Legs, SolvedLeg } from '../solution';
 import type { Traverse } from './traverse';
 
 /** The frame of an outing: the plane about its start. */
-export function frameOf({ start }: Outing, norths: OutingNorths): Frame {
+export function frameOf({ start }: Outing, norths: OutingNorths, unit: PlaneUnit): Frame {
   const north = referenceNorth(norths);
-  return { north, norths, origin: north === 'true' ? (start.position ?? null) : null };
+  const isOnEarth = north === 'true' && unit === 'metre';
+  return { north, norths, unit, origin: isOnEarth ? (start.position ?? null) : null };
 }
 
 const pointIn = ({ east, north }: Traverse, point: number): PlanePoint => ({

@@ -3,11 +3,18 @@ import type { Means, Walked } from '../../errors/means';
 import { bearingVariance, distanceVariance, joinedReadings } from '../../errors/own-errors';
 import type { ErrorSettings } from '../../model/error-settings';
 import { bearingDegrees, finenessDegrees, type BearingReading } from '../../readings/bearing';
-import { metresAlong, type DistanceReading, type LengthReading } from '../../readings/distance';
+import { metresAlong } from '../../readings/distance';
 import { horizontalShare, slopeTangent } from '../../readings/slope';
 import { backBearing, signedDifference } from '../../units/angle';
 import type { Degrees, Metres } from '../../units/units';
-import { meansOf, northFault, paceOn, type GroundPace, type LogState } from '../log-state';
+import {
+  meansOf,
+  northFault,
+  paceOn,
+  takeLength,
+  type GroundPace,
+  type LogState,
+} from '../log-state';
 import type { Traverse } from './traverse';
 
 /** Brings b, in (-360, 720), into [0, 360): cheaper than a remainder, and called once a leg. */
@@ -15,11 +22,6 @@ function normalisedOnce(b: Degrees): Degrees {
   const turned = b < 0 ? b + 360 : b >= 360 ? b - 360 : b;
   return turned >= 360 ? 0 : turned;
 }
-
-const noPace = (...distances: DistanceReading[]): FieldFault => {
-  const steps = distances.some(({ unit }) => unit === 'steps');
-  return { fault: { code: 'no-pace', unit: steps ? 'steps' : 'paces' }, field: 'distance' };
-};
 
 /** Readings at the two ends of a line that differ by more are not two readings of it: iron. */
 const MOST_APART_DEGREES = 5;
@@ -89,17 +91,13 @@ export class LegRows {
    * along × cos(slope). A back bearing joins by weight where the two agree; where they don't, the
    * forward one counts alone, and is less sure.
    */
-  fill(
-    traverse: Traverse,
-    k: number,
-    leg: LegReadings,
-    state: Readonly<LogState>,
-  ): FieldFault | null {
+  fill(traverse: Traverse, k: number, leg: LegReadings, state: LogState): FieldFault | null {
     const offset = state.offset[leg.bearing.north];
     if (Number.isNaN(offset)) return northFault(state, leg.bearing, 'bearing');
+    const wrong = takeLength(state, leg.distance, leg.ground);
+    if (wrong) return wrong;
     const pace = paceOn(state, leg.ground);
     const along = metresAlong(leg.distance, pace.paceLength);
-    if (Number.isNaN(along)) return noPace(leg.distance);
     const bearing = normalisedOnce(bearingDegrees(leg.bearing) + offset);
     this.metres = along * horizontalShare(leg);
     this.back = null;
@@ -160,10 +158,11 @@ export class LegRows {
     { ground, level, state }: BoxedLeg,
     bearing: LegReadings['bearing'],
   ): readonly Part[] | FieldFault {
+    const wrong = takeLength(state, box.out, ground) ?? takeLength(state, box.along, ground);
+    if (wrong) return wrong;
     const pace = paceOn(state, ground);
     const out = metresAlong(box.out, pace.paceLength);
     const along = metresAlong(box.along, pace.paceLength) * level;
-    if (Number.isNaN(out) || Number.isNaN(along)) return noPace(box.out, box.along);
     const side = this.known(meansOf(state, bearing, box.out, pace), 0, 0, 0);
     const onward = this.known(meansOf(state, bearing, box.along, pace), 0, 0, 0);
     const before = traverse.lengthMetres[k]!;
@@ -197,17 +196,8 @@ interface BoxedLeg {
   readonly ground: string | undefined;
   /** Metres on the level for one along the leg's slope. */
   readonly level: number;
-  readonly state: Readonly<LogState>;
+  readonly state: LogState;
 }
 
 /** True for why a line can't be used. */
 export const isFault = (found: object): found is FieldFault => 'fault' in found;
-
-/** Why a length can't be used with a pace; null when it can. */
-export function paceFault(
-  lengths: readonly (LengthReading | null)[],
-  paceLength: Metres,
-): FieldFault | null {
-  const wanting = lengths.filter((each) => each && Number.isNaN(metresAlong(each, paceLength)));
-  return wanting[0] ? noPace(wanting[0]) : null;
-}

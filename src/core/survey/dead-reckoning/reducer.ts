@@ -3,14 +3,15 @@ import type { HomeReadings, PaceReadings, Reckoning } from '../../entries/reckon
 import { nearestName } from '../../faults/nearest-name';
 import type { Field } from '../../faults/fault';
 import type { ErrorSettings } from '../../model/error-settings';
+import type { Outing } from '../../model/outing';
 import type { OutingNorths } from '../../north/outing-norths';
 import type { BearingReading } from '../../readings/bearing';
 import type { LengthReading } from '../../readings/distance';
 import { horizontalShare } from '../../readings/slope';
 import type { North } from '../../units/bearing';
-import { isFault, LegRows, paceFault, type Part } from './leg-row';
+import { isFault, LegRows, type Part } from './leg-row';
 import { SharedUses } from './shared-uses';
-import { initialState, northFault, paceOn, setPace, type LogState } from '../log-state';
+import { initialState, northFault, paceOn, setPace, takeLength, type LogState } from '../log-state';
 import { sharedScale } from '../shared-scale';
 import { Stations } from '../stations';
 import { emptyTraverse, type Traverse } from './traverse';
@@ -62,17 +63,20 @@ export class Reducer implements Reckoning {
   private parts: readonly Part[] | null = null;
 
   constructor(
-    startName: string,
+    { start, entries }: Outing,
     norths: OutingNorths,
     errors: ErrorSettings,
-    capacity: number,
     /** Told of each leg's parts, for whoever asks where the uncertainty comes from. */
     private readonly onParts?: (leg: number, parts: readonly Part[]) => void,
   ) {
-    this.state = initialState(norths);
+    const capacity = entries.length;
+    this.state = initialState(
+      norths,
+      entries.filter((entry) => entry.kind === 'pace'),
+    );
     this.rows = new LegRows(errors);
     this.shared = new SharedUses(sharedScale(errors, norths));
-    this.stations = new Stations(startName);
+    this.stations = new Stations(start.name);
     this.traverse = emptyTraverse(capacity);
     this.entryOfLeg = new Int32Array(capacity + 1).fill(-1);
     this.stationOfLeg = new Int32Array(capacity + 1);
@@ -151,7 +155,12 @@ export class Reducer implements Reckoning {
   }
 
   needsPace(...lengths: (LengthReading | null)[]): FieldFault | null {
-    return paceFault(lengths, this.paceOfLeg[this.legs] ?? NaN);
+    const ground = this.leg?.ground;
+    for (const length of lengths) {
+      const wrong = takeLength(this.state, length, ground);
+      if (wrong) return wrong;
+    }
+    return null;
   }
 
   needsNorth(bearing: BearingReading, field: Field): FieldFault | null {

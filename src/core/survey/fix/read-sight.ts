@@ -1,7 +1,7 @@
 import { referenceNorth, convertedReading } from '../../north/norths';
 import type { OutingNorths } from '../../north/outing-norths';
 import { bearingDegrees, finenessDegrees, type BearingReading } from '../../readings/bearing';
-import { metresAlong, type DistanceReading } from '../../readings/distance';
+import { isCount, metresAlong, type DistanceReading } from '../../readings/distance';
 import { meansOf, paceOn, type LogState } from '../log-state';
 import { aimOfSight } from './sighting';
 import type { KnownMark, Sight } from './sights';
@@ -28,6 +28,8 @@ export function readSight(
   state: Readonly<LogState>,
   norths: OutingNorths,
 ): Sight | null {
+  // A map is in metres: paces without a length are none on it.
+  if (distance && isCount(distance) && state.unit === 'pace') return null;
   const pace = paceOn(state, undefined);
   const metres = distance && metresAlong(distance, pace.paceLength);
   if (metres !== null && !(metres > 0)) return null;

@@ -12,6 +12,11 @@ export function partyFaultText(fault: PartyFault, nameOf: (outing: number) => st
         'Some outings know their declination and some do not. ' +
         `Set one for: ${list(fault.magnetic.map(nameOf))}.`
       );
+    case 'in-paces':
+      return (
+        'The lengths of these outings are in paces, and no length of a pace is given: ' +
+        `${list(fault.outings.map(nameOf))}. Give one in each, as in: pace 65 per 100 m.`
+      );
     case 'not-joined':
       return (
         'These outings share no station: ' +

@@ -43,6 +43,8 @@ export type PartyFault =
   | { readonly code: 'no-outings' }
   /** Some know their declination, some do not: these, by index. */
   | { readonly code: 'mixed-norths'; readonly magnetic: readonly number[] }
+  /** These are worked in paces, which are no lengths beside another's. */
+  | { readonly code: 'in-paces'; readonly outings: readonly number[] }
   /** Nothing joins these groups of outings. */
   | { readonly code: 'not-joined'; readonly parts: readonly (readonly number[])[] };
 
@@ -81,6 +83,8 @@ export function joinOutings(
     const magnetic = norths.flatMap((each, index) => (each === 'magnetic' ? [index] : []));
     return fail({ code: 'mixed-norths', magnetic });
   }
+  const inPaces = strangersInPaces(members);
+  if (inPaces.length > 0) return fail({ code: 'in-paces', outings: inPaces });
   const nodes = new Nodes(solutions, same);
   const parts = joinedParts(members.length, nodes.all);
   if (parts.length > 1) return fail({ code: 'not-joined', parts });
@@ -122,6 +126,15 @@ export function joinOutings(
     locals: sources.locals,
   };
   return ok({ members, north, nodes, network, sources: from });
+}
+
+/** The outings that are worked in paces, unless all are, and in those of one person. */
+function strangersInPaces(members: readonly Member[]): number[] {
+  const found = members.flatMap(({ solution }, outing) =>
+    solution.places.frame.unit === 'pace' ? [outing] : [],
+  );
+  const walkers = new Set(members.map(({ by }, outing) => walkerOf(by, outing)));
+  return found.length === members.length && walkers.size === 1 ? [] : found;
 }
 
 const landmarkKey = ({ outing, landmark }: LandmarkRef) => `${outing} ${landmark.toLowerCase()}`;

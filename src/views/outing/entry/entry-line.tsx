@@ -15,9 +15,11 @@ import type { OutingViewState } from '../use-outing-view';
 import { WORDS } from '../words';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from './entry-line.module.css';
+import { PaceAsk } from './pace-ask';
 
 /** Faults that a setting of the whole outing would mend. */
-const NEEDS_SETTINGS: ReadonlySet<Fault['code']> = new Set(['no-declination', 'no-pace']);
+const NEEDS_SETTINGS: ReadonlySet<Fault['code']> = new Set(['no-declination']);
+const NEEDS_PACE: ReadonlySet<Fault['code']> = new Set(['no-pace', 'metres-beside-paces']);
 
 interface Props {
   /** The address of this outing's pace counter. */
@@ -49,7 +51,10 @@ export function EntryLine(props: Props) {
       <div className={styles.below}>
         <div id="interpretation" className={styles.interpretation} aria-live="polite">
           {fault ? (
-            <FaultWords fault={fault} onTake={take} onSettings={() => onDialog('settings')} />
+            <>
+              <FaultWords fault={fault} onTake={take} onSettings={() => onDialog('settings')} />
+              {NEEDS_PACE.has(fault.fault.code) && <PaceAsk {...view} />}
+            </>
           ) : (
             <ReadingWords found={found} text={text} status={status} />
           )}

@@ -36,7 +36,9 @@ const BLANK: Draft = {
 const NEXT = { bearing: '', count: '', part: 'bearing' } as const;
 
 /** Without a pace a count of paces is no leg. */
-const usualUnit = ({ end }: Solution): Unit => (generalPace(end) === null ? ownLength() : 'p');
+/** Paces, unless the log has lengths and no pace: then they would be refused. */
+const usualUnit = ({ end }: Solution): Unit =>
+  end.unit === 'metre' && generalPace(end) === null ? ownLength() : 'p';
 
 /** A draft as a line of the log. */
 const lineOf = ({ bearing, count, ground }: Draft, unit: Unit): string =>

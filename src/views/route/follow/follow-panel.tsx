@@ -171,8 +171,10 @@ function CountTo({ followed, solution, log }: Omit<Props, 'plan'>) {
   const count = async () => {
     await expectFirst();
     const follow = `${bearingDigits(set.degrees)}${set.north === 'magnetic' ? '' : set.north[0]}`;
-    const metres = way.distanceMetres.toFixed(0);
-    void leaveFor(viewUrl('counter', id, { follow, metres, to: next.to }));
+    // A counter of paces alone has no use for metres.
+    const counts = solution.places.frame.unit === 'metre';
+    const goal = counts ? { metres: way.distanceMetres.toFixed(0) } : null;
+    void leaveFor(viewUrl('counter', id, { follow, ...goal, to: next.to }));
   };
   const keyIn = async () => {
     await expectFirst();

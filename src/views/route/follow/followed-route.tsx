@@ -2,6 +2,7 @@ import { faultMessage } from '@/core/faults/messages';
 import { followRoute } from '@/core/navigation/route/follow';
 import type { Plan } from '@/core/navigation/route/plan';
 import { positionOfStation } from '@/core/survey/positions';
+import { workIn } from '@/core/units/shown';
 import type { Solution } from '@/core/survey/solution';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
@@ -34,6 +35,8 @@ interface FollowedProps {
 }
 
 function Followed({ open, plan, solution, log }: FollowedProps) {
+  // All lengths here are the map's.
+  workIn('metre');
   const followed = followRoute(solution, plan);
   const { places } = solution;
   const track = places.stations().flatMap((station) => positionOfStation(places, station) ?? []);

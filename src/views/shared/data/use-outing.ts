@@ -2,6 +2,7 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Command } from '@/core/edit/command';
 import { solve } from '@/core/survey/solve';
+import { workIn } from '@/core/units/shown';
 import type { Kept } from '@/store/kept-choice';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/store/browser-database';
@@ -32,6 +33,7 @@ export function useOuting(id: string, wanted = modelsUsed) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the core asks for what was loaded.
     [outing, canSolve, isLoaded, models],
   );
+  workIn(solved?.ok ? solved.value.places.frame.unit : 'metre');
   useLastHome(solved?.ok ? solved.value : null);
   return useMemo(
     () => ({

@@ -28,6 +28,9 @@ export const WAY_WORDS = {
     'Carry a light.',
   ofOuting: (time: string) => `Planned from the outing’s own last time, ${time}.`,
   bySun: 'Times are by the sun’s zone at the start.',
+  needsPace:
+    'In paces alone there is no time of arrival and no chance of seeing home: give the length of ' +
+    'your pace in Settings, and all of it is metres too.',
   noPosition: 'For the time of sunset, set the position of the start.',
   turnBack: (time: string) => `Leave by ${time} to be there before sunset.`,
   tooLate:
@@ -116,8 +119,8 @@ export interface Planning {
   readonly bySun: boolean;
 }
 
-/** From when the ways are planned, and the daylight left. */
-export function planningWords(planning: Planning, shortestMinutes: number): string {
+/** From when the ways are planned, and the daylight left; null where no way has its minutes. */
+export function planningWords(planning: Planning, shortestMinutes: number | null): string {
   const { now, ofOuting, light, time, bySun } = planning;
   return [
     ofOuting && WAY_WORDS.ofOuting(time(now)),
@@ -129,14 +132,15 @@ export function planningWords(planning: Planning, shortestMinutes: number): stri
 }
 
 /** The daylight left, for a shortest way of so many minutes. */
-function lightWords({ light, now, time }: Planning, shortestMinutes: number): string {
+function lightWords({ light, now, time }: Planning, shortestMinutes: number | null): string {
   if (!light) return WAY_WORDS.noPosition;
   if (light.kind === 'stays-up') return WAY_WORDS.staysUp;
   if (light.kind === 'never-rises') {
     return WAY_WORDS.neverRises(light.twilightEnds === null ? null : time(light.twilightEnds));
   }
-  const latest = light.sunset - shortestMinutes * 60_000;
   const dusk = light.twilightEnds === null ? null : time(light.twilightEnds);
+  if (shortestMinutes === null) return WAY_WORDS.sunset(time(light.sunset), dusk);
+  const latest = light.sunset - shortestMinutes * 60_000;
   const advice = latest > now ? WAY_WORDS.turnBack(time(latest)) : WAY_WORDS.tooLate;
   return `${WAY_WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
 }
