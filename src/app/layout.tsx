@@ -10,6 +10,7 @@ import { Frame } from '@/ui/frame';
 import { BUILD } from '@/ui/version/build';
 import { BUILD_TAG } from '@/ui/version/protocol';
 import { THEME_SCRIPT } from '@/ui/theme/theme-script';
+import { DropAnywhere } from '@/views/files/drop-anywhere';
 import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
 import { StorageWatch } from '@/views/shared/data/storage-watch';
 
@@ -38,6 +39,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <Frame>{children}</Frame>
         <DailyCopyMaker />
         <StorageWatch />
+        <DropAnywhere />
       </body>
     </html>
   );

@@ -16,7 +16,9 @@ import { knownPlaceSchema, type KnownPlace } from '../core/model/known-place';
 import { mergeKnownPlaces } from './known/known-places';
 import { replayed } from './outings';
 import { mergePractice, practiceTables } from './practice/record';
+import { Recognition } from './recognised';
 import type { OutingState } from './replay';
+import { listedOutings } from './snapshots/listed';
 
 /** What to do with an outing whose id exists already with different contents. */
 export type ConflictChoice = 'keep-both' | 'replace' | 'skip';
@@ -24,6 +26,8 @@ export type ConflictChoice = 'keep-both' | 'replace' | 'skip';
 /** An outing to be imported, and what is there already. */
 export interface ImportCandidate {
   readonly outing: Outing;
+  /** The id of the outing that it is, here; null for none. */
+  readonly there: string | null;
   /** Nothing; the same; different contents; a deleted outing; a damaged one. */
   readonly conflict: 'nothing' | 'same' | 'other' | 'discarded' | 'damaged';
 }
@@ -55,18 +59,26 @@ async function conflictOf(
   return equal(there.state.outing, outing) ? 'same' : 'other';
 }
 
-/** What is there already for each outing; nothing is written. */
+/**
+ * What is there already for each outing: by its id, or where a text has none, by its start, its day
+ * and its legs. Nothing is written.
+ */
 export async function importCandidates(
   database: CairnDatabase,
   outings: readonly Outing[],
   onProgress: (share: number) => void = () => undefined,
 ): Promise<ImportCandidate[]> {
   const stored = await storedIds(database);
+  const recognition = outings.every(({ id }) => stored.has(id))
+    ? null
+    : new Recognition((await listedOutings(database)).outings.map(({ state }) => state.outing));
   const found: ImportCandidate[] = [];
   for (const [index, outing] of outings.entries()) {
     onProgress(index / outings.length);
-    const conflict = stored.has(outing.id) ? await conflictOf(database, outing) : 'nothing';
-    found.push({ outing, conflict });
+    const there = stored.has(outing.id) ? outing.id : (recognition?.find(outing)?.id ?? null);
+    const conflict =
+      there === null ? 'nothing' : await conflictOf(database, { ...outing, id: there });
+    found.push({ outing, there, conflict });
   }
   return found;
 }
@@ -89,6 +101,8 @@ function rewriting(from: Outing, to: Outing): Operation[] {
 }
 
 export interface ImportOptions {
+  /** For each outing the id of the one here that it is; without one, its own. */
+  readonly there?: readonly (string | null)[];
   readonly now: Date;
   readonly newId: () => string;
   readonly areas?: readonly Area[];
@@ -134,19 +148,20 @@ class Importer {
     this.ids.add(outing.id);
   }
 
-  async take(outing: Outing, choose: () => ConflictChoice): Promise<void> {
-    const isKnown = this.before.has(outing.id) || this.ids.has(outing.id);
-    const there = isKnown ? await replayed(this.database, outing.id) : null;
+  /** Takes an outing of the file; `id` is that of the one here that it is. */
+  async take(outing: Outing, choose: () => ConflictChoice, id = outing.id): Promise<void> {
+    const isKnown = this.before.has(id) || this.ids.has(id);
+    const there = isKnown ? await replayed(this.database, id) : null;
     if (!there) return this.add(outing);
     const { state, damage } = there;
     // A damaged change log can't be written on: the imported outing is added beside it.
     if (!state || damage) return this.addCopy(outing);
-    if (equal(state.outing, outing) && !state.discarded) {
+    const here = { ...outing, id };
+    if (equal(state.outing, here) && !state.discarded) {
       this.skipped++;
-      this.ids.add(outing.id);
-      return;
+      return this.found(outing, id);
     }
-    if (this.ids.has(outing.id)) return this.addCopy(outing);
+    if (this.ids.has(id)) return this.addCopy(outing);
     switch (choose()) {
       case 'skip':
         this.skipped++;
@@ -154,8 +169,15 @@ class Importer {
       case 'keep-both':
         return this.addCopy(outing);
       case 'replace':
-        return this.replace(state, outing);
+        this.found(outing, id);
+        return this.replace(state, here);
     }
+  }
+
+  /** Notes the outing here that one of the file is. */
+  private found(outing: Outing, id: string): void {
+    this.ids.add(id);
+    if (id !== outing.id) this.renamed.set(outing.id, id);
   }
 
   private addCopy(outing: Outing): Promise<void> {
@@ -172,7 +194,6 @@ class Importer {
       await this.write(outing.id, ++number, { kind: 'edit', operations });
     }
     this.replaced++;
-    this.ids.add(outing.id);
   }
 }
 
@@ -218,7 +239,7 @@ export async function importOutings(
   choose: (outing: Outing, index: number) => ConflictChoice,
   options: ImportOptions,
 ): Promise<ImportResult> {
-  const { now, newId, practice, device, pixels = new Map(), onProgress } = options;
+  const { now, newId, practice, device, pixels = new Map(), onProgress, there = [] } = options;
   const checked = outings.map((outing) => outingSchema.parse(outing));
   const documents = checkedDocuments(options);
   const stored = device && (await storedPixels(device, pixels));
@@ -236,7 +257,7 @@ export async function importOutings(
     const importer = new Importer(database, now.toISOString(), newId, before);
     for (const [index, outing] of checked.entries()) {
       onProgress?.(index / checked.length);
-      await importer.take(outing, () => choose(outing, index));
+      await importer.take(outing, () => choose(outing, index), there[index] ?? outing.id);
     }
     const { added, replaced, skipped, ids, renamed, idHere } = importer;
     for (const profile of profiles) await mergeProfile(database, profile);

@@ -5,13 +5,18 @@ import type { CsvTable } from '../formats/import/read-csv';
 import type { ConflictChoice, ImportCandidate, ImportResult } from '../store/import';
 import type { StoreFault } from '../store/store-fault';
 
-/** A file or a text to be read, and how what is open to choice is to be read. */
-export interface FileJob {
+/** A file or a text to be read; for a table, what its columns and its distances mean. */
+export interface FileToRead {
   readonly name: string;
   readonly content: Uint8Array | string;
-  readonly toleranceMetres: number;
   readonly mapping: CsvMapping | null;
   readonly distanceUnit: string | null;
+}
+
+/** Files to be read together, and how what is open to choice is to be read. */
+export interface FileJob {
+  readonly files: readonly FileToRead[];
+  readonly toleranceMetres: number;
   readonly today: string;
   readonly paces: readonly Entry[];
 }
@@ -19,6 +24,7 @@ export interface FileJob {
 /** An outing of a file, as its preview shows it. */
 export interface OfferedOuting {
   readonly name: string;
+  readonly by: string | undefined;
   readonly day: string | undefined;
   readonly legs: number;
   readonly conflict: ImportCandidate['conflict'];
@@ -33,8 +39,22 @@ export interface TableHead {
   readonly asksUnit: boolean;
 }
 
-/** What a file holds: enough for its preview. The outings themselves stay in the worker. */
-export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 'thinned'> {
+/** A table among the files of a job, by its place there. */
+export interface OfferedTable {
+  readonly file: number;
+  readonly name: string;
+  readonly table: TableHead;
+}
+
+/** A file of a job that can't be read, and why. */
+export interface UnreadNamed {
+  readonly file: number;
+  readonly name: string;
+  readonly faults: UnreadFile['faults'];
+}
+
+/** What files hold: enough for their preview. The outings themselves stay in the worker. */
+export interface FileSummary extends Pick<FileContents, 'messages' | 'thinned'> {
   readonly outings: readonly OfferedOuting[];
   readonly profiles: number;
   readonly areas: number;
@@ -44,13 +64,16 @@ export interface FileSummary extends Pick<FileContents, 'kind' | 'messages' | 't
   readonly practice: number;
   /** Pictures of maps, counts, and choices. */
   readonly device: number;
-  readonly table?: TableHead;
 }
 
-/** What came of reading a file. */
+/** What came of reading files: what they hold together, and those of them that can't be read. */
 export type FileAnswer =
-  | { readonly kind: 'read'; readonly summary: FileSummary }
-  | { readonly kind: 'unread'; readonly faults: UnreadFile['faults']; readonly table?: TableHead }
+  | {
+      readonly kind: 'read';
+      readonly summary: FileSummary;
+      readonly unread: readonly UnreadNamed[];
+      readonly tables: readonly OfferedTable[];
+    }
   | { readonly kind: 'store-fault'; readonly fault: StoreFault };
 
 export type ImportAnswer =
@@ -61,7 +84,7 @@ export type OnProgress = (share: number) => void;
 
 /** What the worker that reads files offers. */
 export interface FilesWorker {
-  /** Reads a file and compares it with the store. */
+  /** Reads files and compares what they hold with the store. */
   read(job: FileJob, onProgress: OnProgress): Promise<FileAnswer>;
   /** Imports what was read last, with a choice for each outing: all of it or nothing. */
   import(choices: readonly ConflictChoice[], onProgress: OnProgress): Promise<ImportAnswer>;

@@ -3,17 +3,21 @@ import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
 import { deviceCount } from '../core/model/device-record';
+import type { Outing } from '../core/model/outing';
 import { recordCount } from '../core/practice/record';
 import { fail } from '../core/units/result';
 import { fileFault } from '../formats/format';
+import { mergedContents, type NamedContents } from '../formats/import/merged';
 import {
   readFile,
   readText,
   type FileContents,
   type ReadChoices,
+  type ReadResult,
 } from '../formats/import/read-file';
 import type { CairnDatabase } from '../store/database';
 import { importCandidates, importOutings, type ImportCandidate } from '../store/import';
+import { isSameButId, Recognition } from '../store/recognised';
 import { storeFault } from '../store/store-fault';
 import {
   tableHead,
@@ -21,57 +25,48 @@ import {
   type FileJob,
   type FilesWorker,
   type OfferedOuting,
+  type OfferedTable,
   type OnProgress,
+  type UnreadNamed,
 } from './files-protocol';
 
 const newId = () => crypto.randomUUID();
 
+/** What the files of a job hold, and those of them that can't be read. */
+interface ReadFiles {
+  readonly contents: FileContents;
+  readonly unread: readonly UnreadNamed[];
+  readonly tables: readonly OfferedTable[];
+}
+
 /** Reads files and imports them: what the worker does, and what tests run without one. */
 export class FilesRun implements FilesWorker {
   /** What was read last, for the import. */
-  private contents: FileContents | null = null;
+  private last: { contents: FileContents; candidates: readonly ImportCandidate[] } | null = null;
 
   constructor(private readonly database: CairnDatabase) {}
 
   async read(job: FileJob, onProgress: OnProgress): Promise<FileAnswer> {
-    this.contents = null;
+    this.last = null;
     const told = inSteps(onProgress);
-    const read = await readJob(job, (share) => told(share / 2));
-    if (!read.ok) {
-      const { faults, table } = read.fault;
-      return { kind: 'unread', faults, ...(table && { table: tableHead(table) }) };
-    }
+    const { contents, unread, tables } = await readFiles(job, (share) => told(share / 2));
     try {
-      const {
-        outings,
-        kind,
-        messages,
-        profiles,
-        areas = [],
-        routes = [],
-        knownPlaces = [],
-        practice,
-        device,
-        table,
-        thinned,
-      } = read.value;
       const step = (share: number) => told(0.5 + share / 2);
-      const candidates = await importCandidates(this.database, outings, step);
-      this.contents = read.value;
+      const candidates = await importCandidates(this.database, contents.outings, step);
+      this.last = unread.length < job.files.length ? { contents, candidates } : null;
+      const { areas = [], routes = [], knownPlaces = [], practice, device } = contents;
       const summary = {
-        kind,
-        messages,
-        thinned,
+        messages: contents.messages,
+        thinned: contents.thinned,
         outings: candidates.map(offeredOuting),
-        profiles: profiles.length,
+        profiles: contents.profiles.length,
         areas: areas.length,
         routes: routes.length,
         knownPlaces: knownPlaces.length,
         practice: practice ? recordCount(practice) : 0,
         device: device ? deviceCount(device) : 0,
-        ...(table && { table: tableHead(table) }),
       };
-      return { kind: 'read', summary };
+      return { kind: 'read', summary, unread, tables };
     } catch (error) {
       return { kind: 'store-fault', fault: storeFault(error) };
     }
@@ -81,14 +76,15 @@ export class FilesRun implements FilesWorker {
     choices: Parameters<FilesWorker['import']>[0],
     onProgress: OnProgress,
   ): ReturnType<FilesWorker['import']> {
-    if (!this.contents) throw new Error('nothing was read that could be imported');
-    const { outings, profiles, ...documents } = this.contents;
+    if (!this.last) throw new Error('nothing was read that could be imported');
+    const { outings, profiles, ...documents } = this.last.contents;
     const { areas, routes, knownPlaces, practice, device, pixels } = documents;
     const choose = (_outing: unknown, index: number) => choices[index] ?? 'keep-both';
     try {
       const result = await importOutings(this.database, outings, profiles, choose, {
         now: new Date(),
         newId,
+        there: this.last.candidates.map(({ there }) => there),
         areas,
         routes,
         knownPlaces,
@@ -104,10 +100,48 @@ export class FilesRun implements FilesWorker {
   }
 }
 
-/** Reads it; a reader that throws is told as a fault of the file. */
-async function readJob(job: FileJob, onProgress: OnProgress) {
-  const { name, content, ...rest } = job;
-  const choices: ReadChoices = { ...rest, newId, onProgress };
+/** Reads all files of a job; what can't be read of them is told beside the rest. */
+async function readFiles(job: FileJob, onProgress: OnProgress): Promise<ReadFiles> {
+  const unread: UnreadNamed[] = [];
+  const tables: OfferedTable[] = [];
+  const found: NamedContents[] = [];
+  for (const [file, { name }] of job.files.entries()) {
+    const read = await readOne(job, file, (share) => onProgress((file + share) / job.files.length));
+    const table = read.ok ? read.value.table : read.fault.table;
+    if (table) tables.push({ file, name, table: tableHead(table) });
+    if (read.ok) found.push({ name, contents: withoutTwins(name, read.value, found) });
+    else unread.push({ file, name, faults: read.fault.faults });
+  }
+  return { contents: mergedContents(found, 'archive'), unread, tables };
+}
+
+/** The contents without outings that a file before holds as well: dropped twice, they are one. */
+function withoutTwins(
+  name: string,
+  contents: FileContents,
+  before: readonly NamedContents[],
+): FileContents {
+  const recognition = new Recognition(before.flatMap((other) => other.contents.outings));
+  const isTwin = (outing: Outing) => {
+    const other = recognition.find(outing);
+    return other !== null && isSameButId(other, outing);
+  };
+  const outings = contents.outings.filter((outing) => !isTwin(outing));
+  const twins = contents.outings.length - outings.length;
+  if (twins === 0) return contents;
+  const message = `${twins} of the outings in ${name} are in the files before it as well.`;
+  return { ...contents, outings, messages: [...contents.messages, message] };
+}
+
+/** Reads a file; a reader that throws is told as a fault of the file. */
+async function readOne(job: FileJob, file: number, onProgress: OnProgress): Promise<ReadResult> {
+  const { name, content, mapping, distanceUnit } = job.files[file]!;
+  const { toleranceMetres, today, paces } = job;
+  const choices: ReadChoices = {
+    ...{ toleranceMetres, today, paces, mapping, distanceUnit },
+    newId,
+    onProgress,
+  };
   try {
     return typeof content === 'string'
       ? readText(name, content, earthModels, choices)
@@ -121,6 +155,7 @@ async function readJob(job: FileJob, onProgress: OnProgress) {
 
 const offeredOuting = ({ outing, conflict }: ImportCandidate): OfferedOuting => ({
   name: outing.name,
+  by: outing.by,
   day: outing.date?.day,
   legs: outing.entries.filter(isLeg).length,
   conflict,

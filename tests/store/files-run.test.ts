@@ -9,15 +9,16 @@ import { closeAfterEach, NOW, openDatabase, outingsIn, outingWithId } from '../s
 
 closeAfterEach();
 
-const job = (content: string, more: Partial<FileJob> = {}): FileJob => ({
-  name: 'file',
-  content,
+const job = (...contents: string[]): FileJob => ({
+  files: contents.map((content, index) => ({
+    name: `file ${index + 1}`,
+    content,
+    mapping: null,
+    distanceUnit: null,
+  })),
   toleranceMetres: 10,
-  mapping: null,
-  distanceUnit: null,
   today: '2026-08-14',
   paces: [],
-  ...more,
 });
 const book = (...args: Parameters<typeof logbookOf>) => JSON.stringify(logbookOf(...args));
 const DATE = NOW.toISOString();
@@ -27,7 +28,7 @@ describe('the worker that reads files', () => {
     const database = openDatabase();
     await addOuting(database, outingWithId('one'), NOW);
     const run = new FilesRun(database);
-    const text = book([outingWithId('one', '180 5m'), outingWithId('two')], DATE);
+    const text = book([outingWithId('one', '180 5m'), outingWithId('two', '100 7m\n200 9m')], DATE);
     const answer = await run.read(job(text), () => undefined);
     expect(answer).toMatchObject({
       kind: 'read',
@@ -97,14 +98,16 @@ describe('the worker that reads files', () => {
     const database = openDatabase();
     const run = new FilesRun(database);
     expect(await run.read(job('22O 65m\n'), () => undefined)).toMatchObject({
-      kind: 'unread',
-      faults: [{ line: 1 }],
+      kind: 'read',
+      unread: [{ name: 'file 1', faults: [{ line: 1 }] }],
     });
     await expect(run.import([], () => undefined)).rejects.toThrow('nothing was read');
     const table = await run.read(job('bearing,distance\n220,65\n'), () => undefined);
     expect(table).toMatchObject({
-      kind: 'unread',
-      table: { head: ['bearing', 'distance'], firstRow: ['220', '65'], asksUnit: true },
+      unread: [{ file: 0 }],
+      tables: [
+        { table: { head: ['bearing', 'distance'], firstRow: ['220', '65'], asksUnit: true } },
+      ],
     });
     database.changes.toCollection = () => {
       throw new DOMException('the disk is away', 'UnknownError');
@@ -113,5 +116,65 @@ describe('the worker that reads files', () => {
       kind: 'store-fault',
       fault: 'unavailable',
     });
+  });
+
+  const CIL =
+    'cairn-back log 1\nouting Cil\nby Cil\ndate 2026-07-03\nstart Ford\n220 65m\n350 130m\n';
+  const DAN = CIL.replaceAll('Cil', 'Dan').replace('220 65m', '100 40m');
+
+  it('takes any number of files, and says which can’t be read', async () => {
+    const database = openDatabase();
+    const run = new FilesRun(database);
+    const answer = await run.read(job(CIL, '22O 65m', DAN, CIL), () => undefined);
+    expect(answer).toMatchObject({
+      summary: {
+        outings: [
+          { name: 'Cil', by: 'Cil', day: '2026-07-03', legs: 2, conflict: 'nothing' },
+          { name: 'Dan', by: 'Dan', conflict: 'nothing' },
+        ],
+        messages: ['file 4: 1 of the outings in file 4 are in the files before it as well.'],
+      },
+      unread: [{ file: 1, name: 'file 2', faults: [{ line: 1, column: 3 }] }],
+    });
+    expect(await run.import([], () => undefined)).toMatchObject({ result: { added: 2 } });
+    // And both in one text, which was pasted.
+    const pasted = await run.read(job(`${CIL}\n${DAN}`), () => undefined);
+    expect(pasted).toMatchObject({
+      summary: { outings: [{ conflict: 'same' }, { conflict: 'same' }] },
+    });
+    expect(await run.import([], () => undefined)).toMatchObject({
+      result: { added: 0, skipped: 2 },
+    });
+    expect((await outingsIn(database)).size).toBe(2);
+  });
+
+  it('knows an outing again by its start, its day and its legs, and replaces that', async () => {
+    const database = openDatabase();
+    const run = new FilesRun(database);
+    const choose = async (log: string, choice: 'keep-both' | 'replace' | 'skip') => {
+      const read = await run.read(job(log), () => undefined);
+      await run.import([choice], () => undefined);
+      return read.kind === 'read' ? read.summary.outings.map(({ conflict }) => conflict) : [];
+    };
+    await choose(CIL, 'keep-both');
+    const [id] = [...(await outingsIn(database)).keys()];
+    const longer = CIL.replace('350 130m', '351 130m') + '090 20m\n';
+    expect(await choose(longer, 'replace')).toEqual(['other']);
+    const there = await outingsIn(database);
+    expect([...there.keys()]).toEqual([id]);
+    expect(there.get(id!)!.entries).toHaveLength(3);
+    expect(await choose(longer, 'keep-both')).toEqual(['same']);
+    // Another day, another start, another person, other legs: another outing.
+    for (const other of [
+      CIL.replace('07-03', '07-04'),
+      CIL.replace('Ford', 'Dock'),
+      CIL.replace('by Cil', 'by Dan'),
+      CIL.replace('220 65m', '100 40m').replace('350 130m', '010 20m'),
+    ]) {
+      expect(await choose(other, 'skip')).toEqual(['nothing']);
+    }
+    expect((await outingsIn(database)).size).toBe(5);
+    expect(await choose(longer + '100 3m\n', 'keep-both')).toEqual(['other']);
+    expect((await outingsIn(database)).size).toBe(6);
   });
 });

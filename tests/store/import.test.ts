@@ -23,7 +23,7 @@ describe('an import', () => {
     await markOuting(database, 'gone', 'discard', NOW);
     await database.changes.add({ outing: 'broken', number: 0, at: 'never', change: {} } as never);
     const incoming = [
-      outingWithId('new'),
+      outingWithId('new', '100 7m\n200 9m'),
       outingWithId('same'),
       outingWithId('other', '180 5m'),
       outingWithId('gone'),

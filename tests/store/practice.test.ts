@@ -24,15 +24,8 @@ import { wholeLogbook } from '@/store/backup';
 import { CairnDatabase } from '@/store/database';
 import { addOuting } from '@/store/outings';
 import { FilesRun } from '@/workers/files-run';
+import { fileJob } from '../support/file-job';
 import { NOW, outingWithId } from '../support/databases';
-
-const FILE_JOB = {
-  toleranceMetres: 10,
-  mapping: null,
-  distanceUnit: null,
-  today: '2026-08-14',
-  paces: [],
-};
 
 let databases = 0;
 const fresh = () => new CairnDatabase(`practice-${databases++}`);
@@ -98,7 +91,7 @@ describe('what the trainer keeps', () => {
     await addOuting(to, outingWithId('o', '180 5m'), NOW);
     await keepCourse(to, { ...course, name: 'Newer' });
     const files = new FilesRun(to);
-    const job = { ...FILE_JOB, name: 'backup.json', content: written.value };
+    const job = fileJob('backup.json', written.value);
     const read = await files.read(job, () => undefined);
     expect(read).toMatchObject({ kind: 'read', summary: { practice: 4, messages: [] } });
     const imported = await files.import(['keep-both'], () => undefined);
@@ -120,7 +113,7 @@ describe('what the trainer keeps', () => {
       practice: { attempts: [{ ...attempt('a', 'yesterday') }], courses: [], blindWalks: [] },
     });
     const files = new FilesRun(fresh());
-    const job = { ...FILE_JOB, name: 'backup.json', content: JSON.stringify(book) };
+    const job = fileJob('backup.json', JSON.stringify(book));
     const read = await files.read(job, () => undefined);
     expect(read).toMatchObject({ kind: 'read', summary: { practice: 0 } });
     expect(JSON.stringify(read)).toContain('Practice is left out: practice.attempts.0.at: ');

@@ -15,18 +15,12 @@ import { addPicture, changePicture, mapPictures, pictureFile } from '@/store/pic
 import { keepAttempt, keepCourse, keepResults } from '@/store/practice/practice';
 import { blankArea } from '@/core/model/area';
 import { FilesRun } from '@/workers/files-run';
+import { fileJob } from '../support/file-job';
 import { closeAfterEach, NOW, openDatabase, outingsIn, outingWithId } from '../support/databases';
 import { ROUTE_TEXT, routeOf } from '../support/route/demo-route';
 
 closeAfterEach();
 
-const JOB = {
-  toleranceMetres: 10,
-  mapping: null,
-  distanceUnit: null,
-  today: '2026-08-14',
-  paces: [],
-};
 const attempt: Attempt = {
   id: 'try',
   exercise: 'mils',
@@ -129,7 +123,7 @@ async function archived(database: CairnDatabase, folder = ''): Promise<Uint8Arra
 async function restored(archive: Uint8Array): Promise<CairnDatabase> {
   const database = openDatabase();
   const run = new FilesRun(database);
-  const read = await run.read({ ...JOB, name: 'backup.zip', content: archive }, () => undefined);
+  const read = await run.read(fileJob('backup.zip', archive), () => undefined);
   if (read.kind !== 'read') throw new Error(JSON.stringify(read));
   expect(read.summary.outings).toHaveLength(1);
   const done = await run.import([], () => undefined);
@@ -182,7 +176,7 @@ describe('everything that is backed up', () => {
     expect(after.pixels).toEqual([[1, 2, 3]]);
     // Once more changes nothing.
     const run = new FilesRun(back);
-    await run.read({ ...JOB, name: 'b.zip', content: await archived(database) }, () => undefined);
+    await run.read(fileJob('b.zip', await archived(database)), () => undefined);
     await run.import(['skip'], () => undefined);
     expect(await contents(back)).toEqual(after);
   });

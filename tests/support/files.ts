@@ -45,7 +45,7 @@ export const choices = (more: Partial<ReadChoices> = {}): ReadChoices => {
   };
 };
 
-const sentences = ({ faults }: UnreadFile) =>
+export const sentences = ({ faults }: UnreadFile) =>
   faults.map(({ fault }) => faultMessage(fault)).join(' ');
 
 /** What a text holds, which can be read. */

@@ -114,6 +114,7 @@ export type Fault =
   | { code: 'no-declination'; north: 'true' | 'grid' }
   | { code: 'no-pace'; unit: 'paces' | 'steps' }
   | { code: 'metres-beside-paces' }
+  | { code: 'zone-missing'; found: string }
   | { code: 'no-leg-yet' }
   | { code: 'unknown-station'; name: string; nearest?: string }
   | { code: 'name-taken'; name: string }

@@ -202,6 +202,9 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
     `The projection “${definition}” can’t be used at the start’s position, or is none of a map.`,
   'wrong-band': ({ latitude, band, nearest }) =>
     `That place is at latitude ${latitude.toFixed(2)}, outside band ${band}.${didYouMean(nearest)}`,
+  'zone-missing': ({ found }) =>
+    `“${found}” is an easting and a northing without the zone of their grid. Write it before ` +
+    `them, as in 20U ${found}.`,
   'no-grid-there': () =>
     'UTM and its squares end at 80° south and 84° north: write the place in degrees.',
   'changed-elsewhere': () =>

@@ -100,8 +100,12 @@ function withReadings(fault: Fault, repairs: readonly Repair[]): Fault {
   return { ...fault, nearest: nearest.length > 0 ? nearest : undefined };
 }
 
+/** The number of a line on a page, `12.` or `12)`: no reading ends so. */
+const PAGE_NUMBER = /^\s*\d{1,4}[.)]\s+(?=\S)/;
+
 function readLineOrThrow(text: string, context: ReadingContext, entries: EntryRegistry): ReadLine {
-  const start = text.length - text.trimStart().length;
+  const numbered = PAGE_NUMBER.exec(text)?.[0].length;
+  const start = numbered ?? text.length - text.trimStart().length;
   const keyword = keywordAt(text, start);
   const header = HEADER_LINE_BY_KEYWORD.get(keyword ?? '');
   const kind = entries.byKeyword.get(keyword ?? '');

@@ -6,6 +6,7 @@ import type { EarthModels } from '../north/earth-models';
 import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
 import { fail, ok, type Result } from '../units/result';
+import { isHeadingLine } from './heading-line';
 import { contextAfter, PLAIN_CONTEXT, readLine, type ReadLine } from './read-line';
 
 /** A log larger than this is refused, in bytes of UTF-8 or characters, whichever is known. */
@@ -82,8 +83,8 @@ class LogCollector {
 }
 
 /**
- * Reads every line of a log, without solving it. Blank lines and lines that begin with # are
- * skipped. Fails with the faults of all lines, the first twenty.
+ * Reads every line of a log, without solving it. Blank lines, lines that begin with # and the heads
+ * of columns are skipped. Fails with the faults of all lines, the first twenty.
  */
 export function readLines(
   text: string,
@@ -99,7 +100,7 @@ export function readLines(
   for (const [index, written] of lines.entries()) {
     if (log.faults.length >= MOST_FAULTS) break;
     const first = written.trimStart();
-    if (first === '' || first.startsWith('#')) continue;
+    if (first === '' || first.startsWith('#') || isHeadingLine(first)) continue;
     const read = readLine(written, log.context, entries);
     if (read.ok) log.take(read.value, index + 1, written.length - first.length + 1);
     else log.fault(read.fault.fault, index + 1, read.fault.column);

@@ -4,6 +4,7 @@ import type { Header } from '../model/header';
 import type { EarthModels } from '../north/earth-models';
 import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
+import { isHeadingLine } from './heading-line';
 import { contextAtEnd } from './interpret';
 import { contextAfter, readLine, type Repair } from './read-line';
 import { headerLine } from './write-log';
@@ -43,7 +44,7 @@ export function readMoreLines(
   let context = contextAtEnd(solution);
   for (const [index, written] of text.split(/\r\n|\n|\r/).entries()) {
     const trimmed = written.trim();
-    if (trimmed === '' || trimmed.startsWith('#')) continue;
+    if (trimmed === '' || trimmed.startsWith('#') || isHeadingLine(trimmed)) continue;
     const read = readLine(trimmed, context);
     const about = { line: index + 1, text: trimmed };
     if (!read.ok) {

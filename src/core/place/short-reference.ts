@@ -2,7 +2,7 @@ import type { Fault } from '../faults/fault';
 import type { Position } from '../readings/position';
 import { fail, ok, type Result } from '../units/result';
 import { squareText } from './grid-text';
-import { readPlace } from './place-text';
+import { eastNorthOf, readPlace } from './place-text';
 
 /** A place as it was typed, and the width of the square that it names. */
 export interface TypedPlace {
@@ -14,6 +14,8 @@ export interface TypedPlace {
 const SHORT = /^\s*(\d{2,5})\s*[\s,/-]?\s*(\d{2,5})\s*$/;
 const SQUARE = /^(\d{1,2})\s*([C-HJ-NP-X])\s*([A-HJ-NP-Z][A-HJ-NP-V])\s*(\d*)\s*(\d*)$/i;
 const UTM = /^\d{1,2}\s*(?:[c-hj-np-x]|north|south)\s/i;
+/** The zone and the band that a square is in. */
+const ZONE = /^\s*(\d{1,2})\s*([C-HJ-NP-X])/i;
 const WHOLE_DIGITS = 5;
 
 /** The square of 100 km that a place is in, as `20U MF`; null beyond the grid. */
@@ -27,11 +29,19 @@ const widthOf = (digits: number): number => 10 ** (WHOLE_DIGITS - digits);
 
 /**
  * A place in any notation, or by its digits alone in a remembered square of 100 km: `326 058`,
- * `326058`, `3260 0580`. Digits that don't halve, or fewer than two an axis, are refused.
+ * `326058`, `3260 0580`; or whole, as on the edge of the map: `466000 6007500`. Digits that don't
+ * halve, or fewer than two an axis, are refused.
  */
 export function readTypedPlace(text: string, square: string | null): Result<TypedPlace, Fault> {
+  const zone = square === null ? null : ZONE.exec(square);
+  const eastNorth = zone && eastNorthOf(text);
+  if (zone && eastNorth) {
+    const half = zone[2]!.toUpperCase() < 'N' ? 'south' : 'north';
+    const read = readPlace(`${zone[1]} ${half} ${eastNorth}`);
+    return read.ok ? ok({ position: read.value, withinMetres: 1 }) : read;
+  }
   const packed = text.replace(/\s+/g, '');
-  const isDigits = /^\d+$/.test(packed) || SHORT.test(text);
+  const isDigits = (/^\d+$/.test(packed) && eastNorthOf(text) === null) || SHORT.test(text);
   if (isDigits && square !== null) {
     const digits = text.replace(/\D+/g, '');
     const halves = SHORT.exec(text);

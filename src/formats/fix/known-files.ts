@@ -4,10 +4,12 @@ import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import { lineFeature, pointFeature } from '../geojson';
 import { gpxDegrees, gpxFile } from '../gpx';
+import { kindOfFile } from '../import/file-kinds';
 import { readGeoJson } from '../import/read-geojson';
 import { readGpx } from '../import/read-gpx';
 import { plainName } from '../import/tracks';
 import { xmlElement, xmlText } from '../xml';
+import { looksLikePlaces, readKnownTable } from './known-table';
 
 /** A file of known places. */
 export interface KnownFormat {
@@ -70,12 +72,25 @@ const geoJson: KnownFormat = {
 /** The formats of known places. A new one is one more row. */
 export const KNOWN_FORMATS: readonly KnownFormat[] = [gpx, geoJson];
 
-/** The places and lines of a GPX or GeoJSON file; each gets an id. */
+const OTHER_KIND =
+  'Known places are read from GPX, GeoJSON, or a table (CSV) of names and positions.';
+
+/**
+ * The places and lines of a GPX or GeoJSON file, or the places of a table; each gets an id.
+ * `square` is the one that digits alone in a table belong to; null for none.
+ */
 export function readKnownFile(
-  text: string,
+  name: string,
+  bytes: Uint8Array,
+  square: string | null,
   newId: () => string,
 ): Result<KnownPlace[], FileFault[]> {
+  const other = kindOfFile(name, bytes);
+  if (other !== null) return fail([fileFault(`${other} ${OTHER_KIND}`)]);
+  const text = new TextDecoder().decode(bytes).replace(/^\uFEFF/, '');
+  if (looksLikePlaces(text) || /\.csv$/i.test(name)) return readKnownTable(text, square, newId);
   const isJson = /^\s*[{[]/.test(text);
+  if (!isJson && !/^\s*</.test(text)) return fail([fileFault(OTHER_KIND)]);
   const read = isJson ? readGeoJson(text) : readGpx(text);
   if (!read.ok) return read;
   const { points, lines } = read.value;

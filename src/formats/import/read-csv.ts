@@ -1,11 +1,13 @@
 import Papa from 'papaparse';
 import { faultMessage } from '../../core/faults/messages';
 import { readLines } from '../../core/log-text/read-log';
+import { isHeadingLine } from '../../core/log-text/heading-line';
 import type { Outing } from '../../core/model/outing';
 import { writeStationName } from '../../core/readings/name';
 import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import {
+  isHead,
   measuredIn,
   northLetter,
   recognisedColumns,
@@ -24,6 +26,8 @@ const MOST_FAULTS = 20;
 export interface CsvTable {
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
+  /** What stands above the head, a line each: a title, a day. */
+  readonly above: readonly string[];
   /** What the columns were taken for. */
   readonly mapping: CsvMapping;
   /** True where neither a head nor a column of units says what the distances are in. */
@@ -33,8 +37,8 @@ export interface CsvTable {
 /** A cell without the apostrophe that keeps a spreadsheet from reading a formula. */
 const plainCell = (cell: string) => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell).trim();
 
-/** Reads a table and recognises its columns. The first row is the head. */
-export function readTable(text: string): Result<CsvTable, FileFault[]> {
+/** The cells of a table, row by row, within bounds. */
+export function readCells(text: string): Result<readonly (readonly string[])[], FileFault[]> {
   if (text.length > LARGEST_CSV) {
     return fail([fileFault(`A table of more than ${LARGEST_CSV / 1_000_000} MB is not read.`)]);
   }
@@ -44,27 +48,80 @@ export function readTable(text: string): Result<CsvTable, FileFault[]> {
   });
   const quotes = errors.find(({ type }) => type === 'Quotes');
   if (quotes) {
-    return fail([
-      fileFault(`A quotation mark is not closed: ${quotes.message}.`, {
-        line: (quotes.row ?? 0) + 1,
-      }),
-    ]);
+    const message = `A quotation mark is not closed: ${quotes.message}.`;
+    return fail([fileFault(message, { line: (quotes.row ?? 0) + 1 })]);
   }
-  const [head, ...rows] = data.map((row) => row.map(plainCell));
-  if (!head || rows.length === 0) return fail([fileFault('This table has no rows.')]);
-  const widest = data.find(({ length }) => length > MOST_COLUMNS);
-  if (widest) {
-    const found = widest.length.toLocaleString('en');
+  const cells = inColumns(data).map((row) => row.map(plainCell));
+  if (cells.length < 2) return fail([fileFault('This table has no rows.')]);
+  const widest = cells.findIndex(({ length }) => length > MOST_COLUMNS);
+  if (widest >= 0) {
+    const found = cells[widest]!.length.toLocaleString('en');
     const message = `A row has ${found} columns; at most ${MOST_COLUMNS} are read.`;
-    return fail([fileFault(message, { line: data.indexOf(widest) + 1 })]);
+    return fail([fileFault(message, { line: widest + 1 })]);
   }
-  if (rows.length > MOST_ROWS) {
-    return fail([
-      fileFault(`A table of more than ${MOST_ROWS.toLocaleString('en')} rows is not read.`),
-    ]);
+  if (cells.length > MOST_ROWS + 1) {
+    const most = MOST_ROWS.toLocaleString('en');
+    return fail([fileFault(`A table of more than ${most} rows is not read.`)]);
   }
+  return ok(cells);
+}
+
+/**
+ * Reads a table and recognises its columns. Its head is the first of the top rows that names two of
+ * them, or else the first row.
+ */
+export function readTable(text: string): Result<CsvTable, FileFault[]> {
+  const cells = readCells(text);
+  if (!cells.ok) return cells;
+  const headAt = Math.max(0, cells.value.slice(0, MOST_ABOVE).findIndex(namesColumns));
+  const head = cells.value[headAt]!;
+  const rows = cells.value.slice(headAt + 1);
+  if (rows.length === 0) return fail([fileFault('This table has no rows.')]);
+  const above = cells.value.slice(0, headAt).map((row) => row.filter(Boolean).join(' '));
   const mapping = recognisedColumns(head);
-  return ok({ head, rows, mapping, asksUnit: asksUnit({ head, rows }, mapping) });
+  return ok({ head, rows, above, mapping, asksUnit: asksUnit({ head, rows }, mapping) });
+}
+
+/** So many lines may stand above the head of a table. */
+const MOST_ABOVE = 10;
+
+/** True for a row of heads: a column of bearings, or of whole lines, and another. */
+function namesColumns(row: readonly string[]): boolean {
+  const fields = recognisedColumns(row).filter((field) => field !== null);
+  return fields.length >= 2 && fields.some((field) => field === 'bearing' || field === 'line');
+}
+
+/** What sets columns off whose cells may hold a space. */
+const WIDE = /\s{2,}|\t/;
+/** The number that a page gives to a line: `12.` or `12)`. */
+const PAGE_NUMBER = /^\d{1,4}[.)]$/;
+
+/**
+ * Rows whose columns are set off by spaces, as on a page, in cells; others as they are. The last
+ * column has what is left of its line.
+ */
+function inColumns(data: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  const spaced = data.every(({ length }) => length === 1) ? data.map(([line = '']) => line) : null;
+  const headAt = (spaced ?? []).slice(0, MOST_ABOVE).findIndex((line) => spacedHead(line) !== null);
+  const head = spaced?.[headAt] === undefined ? null : spacedHead(spaced[headAt]);
+  if (!spaced || !head) return data;
+  const hasNumbers = recognisedColumns(head)[0] === null;
+  const isWide = WIDE.test(spaced[headAt]!.trim());
+  return spaced.map((line, index) => {
+    if (index < headAt) return [line];
+    if (index === headAt) return head;
+    const words = line.trim().split(isWide && WIDE.test(line.trim()) ? WIDE : /\s+/);
+    if (!hasNumbers && PAGE_NUMBER.test(words[0]!)) words.shift();
+    const last = words.slice(head.length - 1).join(' ');
+    return [...words.slice(0, head.length - 1), ...(last === '' ? [] : [last])];
+  });
+}
+
+/** The heads of a line that is nothing else, set off by spaces; null for another. */
+function spacedHead(line: string): string[] | null {
+  const words = line.trim().split(WIDE);
+  const heads = words.length > 1 ? words : line.trim().split(/\s+/);
+  return namesColumns(heads) && heads.every(isHead) ? heads : null;
 }
 
 /** Longer than the heads of any table, in characters. */
@@ -75,14 +132,23 @@ const LOG_BEGINS = /^\s*(#|cairn-back|outing|start)/i;
 
 /** True when a text begins like a table: with two known heads, or one of bearings. */
 export function looksLikeTable(text: string): boolean {
-  const cells = text
-    .split(/[\r\n]/, 1)[0]!
-    .slice(0, LONGEST_HEAD)
-    .split(/[,;\t]/);
-  const known = recognisedColumns(cells.map((cell) => cell.trim().replace(/^"|"$/g, '')));
-  const named = known.filter((field) => field !== null).length;
-  return named >= 2 || (cells.length >= 2 && known.includes('bearing') && !LOG_BEGINS.test(text));
+  const top = text.slice(0, LONGEST_HEAD).split(/\r\n|\n|\r/, MOST_ABOVE);
+  const rows = top.map((line) =>
+    line.split(/[,;\t]/).map((cell) => cell.trim().replace(/^"|"$/g, '')),
+  );
+  const isFirst = (row: readonly string[]) => {
+    const known = recognisedColumns(row);
+    const named = known.filter((field) => field !== null).length;
+    return named >= 2 || (row.length >= 2 && known.includes('bearing') && !LOG_BEGINS.test(text));
+  };
+  // A log by hand whose columns have heads is read as a log, which knows more ways of writing.
+  return isFirst(rows[0]!) || rows.some(isWrittenHead) || top.some(isSpacedTable);
 }
+
+/** A row of heads between commas, below a title. */
+const isWrittenHead = (row: readonly string[]) => row.length > 1 && namesColumns(row);
+/** Heads between spaces, of columns that are not those of a log. */
+const isSpacedTable = (line: string) => spacedHead(line) !== null && !isHeadingLine(line.trim());
 
 /** An outing of a table, and the row of the table that each of its entries was in. */
 export interface TableOuting {
@@ -98,7 +164,7 @@ const WRITTEN_BY_PROGRAM = 'cairn-back log 1';
 
 /** The rows as outings, in the order in which their names first appear: all rows, or none. */
 export function outingsOfTable(
-  { head, rows }: CsvTable,
+  { head, rows, above }: CsvTable,
   mapping: CsvMapping,
   newId: () => string,
   chosenUnit = '',
@@ -122,9 +188,14 @@ export function outingsOfTable(
     if (line === '') return;
     const name = plainName(cell('outing'));
     const key = cell('outing-id') || name;
-    const log = logs.get(key) ?? { name, lines: [WRITTEN_BY_PROGRAM], rows: [1] };
+    const remarks = logs.size > 0 ? [] : above.map((said) => `; ${said}`);
+    const top = {
+      lines: [WRITTEN_BY_PROGRAM, ...remarks],
+      rows: [1, ...above.map((_, at) => at + 1)],
+    };
+    const log = logs.get(key) ?? { name, ...top };
     log.lines.push(line.replace(/[\r\n]+/g, ' '));
-    log.rows.push(index + 2);
+    log.rows.push(index + above.length + 2);
     logs.set(key, log);
   });
   const outings: TableOuting[] = [];

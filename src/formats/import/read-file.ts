@@ -1,5 +1,8 @@
 import type { Entry } from '../../core/entries/entry';
+import { isHeadingLine } from '../../core/log-text/heading-line';
+import { readLine } from '../../core/log-text/read-line';
 import { locate, readLines } from '../../core/log-text/read-log';
+import { logsIn } from '../../core/log-text/split-logs';
 import { isRouteText, readRouteText } from '../../core/log-text/route/route-text';
 import type { Area } from '../../core/model/area';
 import { deviceRecordSchema, type DeviceRecord } from '../../core/model/device-record';
@@ -14,15 +17,17 @@ import { solve } from '../../core/survey/solve';
 import { fail, ok, type Result } from '../../core/units/result';
 import type { Metres } from '../../core/units/units';
 import { fileFault, type FileFault } from '../format';
+import { looksLikePlaces, readKnownTable } from '../fix/known-table';
 import { jsonFormat } from '../json';
 import { readPracticeRecord } from '../practice/practice-file';
-import { WHOLE_LOGBOOK } from '../zip';
+import { kindOfFile } from './file-kinds';
 import { outingsOfTracks } from './outings-of-tracks';
 import { asksUnit, looksLikeTable, outingsOfTable, readTable, type CsvTable } from './read-csv';
 import type { CsvMapping } from './table-heads';
 import { readGeoJson } from './read-geojson';
 import { readGpx } from './read-gpx';
-import { isZip, readZip, type ZippedFile } from './read-zip';
+import { readArchive } from './read-archive';
+import { isZip } from './read-zip';
 import type { Tracks } from './tracks';
 
 /** How what is open to choice is to be read. */
@@ -68,7 +73,7 @@ export interface UnreadFile {
   readonly table?: CsvTable;
 }
 
-type ReadResult = Result<FileContents, UnreadFile>;
+export type ReadResult = Result<FileContents, UnreadFile>;
 
 /** A larger file is refused before it is looked at, in bytes; an archive may hold pictures. */
 const LARGEST_FILE = 32_000_000;
@@ -83,7 +88,12 @@ export async function readFile(
   models: EarthModels | null,
   choices: ReadChoices,
 ): Promise<ReadResult> {
-  if (bytes.length <= LARGEST_ARCHIVE && isZip(bytes)) return readArchive(bytes, models, choices);
+  const isDocument = isZip(bytes) && kindOfFile(name, bytes) !== null;
+  if (bytes.length <= LARGEST_ARCHIVE && isZip(bytes) && !isDocument) {
+    return readArchive(bytes, choices.onProgress, (inside, content) =>
+      readBytes(inside, content, models, { ...choices, mapping: null }),
+    );
+  }
   return readBytes(name, bytes, models, choices);
 }
 
@@ -98,14 +108,30 @@ function readBytes(
     const message = `A file of more than ${LARGEST_FILE / 1_000_000} MB is not read.`;
     return unread([fileFault(message)]);
   }
-  let text: string;
+  const other = kindOfFile(name, bytes);
+  if (other !== null) return unread([fileFault(`${other} ${OUTINGS_ARE}`)]);
   try {
-    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return unread([fileFault('This file is not text in UTF-8.')]);
+    return readText(name, textOf(bytes), models, choices);
+  } catch (error) {
+    if (!(error instanceof TypeError)) throw error;
+    return unread([fileFault(`This file is not text in UTF-8. ${OUTINGS_ARE}`)]);
   }
-  return readText(name, text, models, choices);
 }
+
+/** What outings are read from, for whoever tries another file. */
+const OUTINGS_ARE =
+  'Outings are read from a log as text, a table (CSV), GPX, GeoJSON, or a logbook or backup of ' +
+  'this app.';
+
+/** The text of a file in UTF-8, or in UTF-16 where it says so. Throws TypeError for neither. */
+function textOf(bytes: Uint8Array): string {
+  const [first, second] = bytes;
+  if (first === 0xff && second === 0xfe) return decoded('utf-16le', bytes);
+  return first === 0xfe && second === 0xff ? decoded('utf-16be', bytes) : decoded('utf-8', bytes);
+}
+
+const decoded = (encoding: string, bytes: Uint8Array) =>
+  new TextDecoder(encoding, { fatal: true }).decode(bytes);
 
 /** The same for a text that was pasted or scanned. */
 export function readText(
@@ -116,6 +142,8 @@ export function readText(
 ): ReadResult {
   const beginning = text.replace(/^\uFEFF/, '').trimStart();
   if (beginning === '') return unread([fileFault('This file is empty.')]);
+  const other = kindOfFile(name, beginning);
+  if (other !== null) return unread([fileFault(`${other} ${OUTINGS_ARE}`)]);
   if (beginning.startsWith('<')) return readMap('gpx', readGpx(text), models, choices);
   if (/^[{[]/.test(beginning)) {
     return /"format"\s*:\s*"cairn-back/.test(text)
@@ -123,8 +151,9 @@ export function readText(
       : readMap('geojson', readGeoJson(text), models, choices);
   }
   if (isRouteText(beginning)) return readRoute(text, choices);
+  if (looksLikePlaces(beginning)) return readPlaces(text, choices);
   if (/\.csv$/i.test(name) || looksLikeTable(beginning)) return readCsv(text, models, choices);
-  return readLogText(text, models, choices);
+  return readLogs(text, models, choices);
 }
 
 function readRoute(text: string, { newId }: ReadChoices): ReadResult {
@@ -133,12 +162,39 @@ function readRoute(text: string, { newId }: ReadChoices): ReadResult {
   return ok({ kind: 'route', outings: [], profiles: [], routes: [read.value], messages: [] });
 }
 
-function readLogText(text: string, models: EarthModels | null, { newId }: ReadChoices): ReadResult {
-  const read = readLines(text, newId());
+function readPlaces(text: string, { newId }: ReadChoices): ReadResult {
+  const read = readKnownTable(text, null, newId);
   if (!read.ok) return unread(read.fault);
-  const fault = unsolved(read.value.outing, models);
-  if (fault) return unread([locate(read.value, fault)]);
-  return ok({ kind: 'log', outings: [read.value.outing], profiles: [], messages: [] });
+  const knownPlaces = read.value;
+  return ok({ kind: 'table', outings: [], profiles: [], knownPlaces, messages: [] });
+}
+
+/** The logs of a text, all of them or none. */
+function readLogs(text: string, models: EarthModels | null, { newId }: ReadChoices): ReadResult {
+  const outings: Outing[] = [];
+  const faults: FileFault[] = [];
+  for (const { log, before } of logsIn(withTitleAsRemark(text))) {
+    const read = readLines(log, newId());
+    const unread = read.ok ? unsolved(read.value.outing, models) : null;
+    const found = read.ok ? (unread ? [locate(read.value, unread)] : []) : read.fault;
+    faults.push(...found.map((fault) => ({ ...fault, line: fault.line + before })));
+    if (read.ok) outings.push(read.value.outing);
+  }
+  if (faults.length > 0) return unread(faults);
+  return ok({ kind: 'log', outings, profiles: [], messages: [] });
+}
+
+const MOST_ABOVE = 10;
+
+/** A page with heads of columns has a title above them: it is a remark of the log. */
+function withTitleAsRemark(text: string): string {
+  const lines = text.split(/\r\n|\n|\r/);
+  const headAt = lines.slice(0, MOST_ABOVE).findIndex((line) => isHeadingLine(line.trim()));
+  if (headAt < 1) return text;
+  const isTitle = (line: string) => !/^\s*(#|$)/.test(line) && !readLine(line).ok;
+  return lines
+    .map((line, index) => (index < headAt && isTitle(line) ? `; ${line.trim()}` : line))
+    .join('\n');
 }
 
 function readLogbook(text: string, models: EarthModels | null): ReadResult {
@@ -256,87 +312,3 @@ function unsolved(outing: Outing, models: EarthModels | null) {
   if (solved.ok || (models === null && needsEarthModels(outing))) return null;
   return solved.fault;
 }
-
-/** The endings of files that are read from an archive. */
-const READABLE = /\.(json|geojson|gpx|csv|txt|log)$/i;
-/** Pixels of pictures in the archive of a backup. */
-const PIXELS = /(^|\/)pictures\/[\w-]+$/;
-
-/**
- * The logbook of an archive of our own, also where it was unpacked and packed again in a folder;
- * null for another archive. The names of files beside it are given without that folder.
- */
-function wholeLogbookIn(
-  files: readonly ZippedFile[],
-): { logbook: ZippedFile; folder: string } | null {
-  const [logbook, second] = files.filter(
-    ({ name }) => name === WHOLE_LOGBOOK || name.endsWith(`/${WHOLE_LOGBOOK}`),
-  );
-  if (!logbook || second) return null;
-  return { logbook, folder: logbook.name.slice(0, -WHOLE_LOGBOOK.length) };
-}
-
-/** An archive: its logbook, or else every readable file in it; one that fails fails the whole. */
-async function readArchive(
-  bytes: Uint8Array,
-  models: EarthModels | null,
-  choices: ReadChoices,
-): Promise<ReadResult> {
-  const isWanted = (name: string) => READABLE.test(name) || PIXELS.test(name);
-  const unzipped = await readZip(bytes, isWanted, (name) => PIXELS.test(name));
-  if (!unzipped.ok) return unread(unzipped.fault);
-  const { passedOver } = unzipped.value;
-  const whole = wholeLogbookIn(unzipped.value.files);
-  const files = unzipped.value.files.filter(({ name, bytes: { length } }) => {
-    // An empty file says nothing that could be wrong.
-    if (length === 0) passedOver.push(name);
-    return length > 0 && READABLE.test(name);
-  });
-  const wanted = whole ? [whole.logbook] : files;
-  if (wanted.length === 0) return unread([fileFault('No file in this archive can be read.')]);
-  const outings: Outing[] = [];
-  const profiles: PaceProfile[] = [];
-  const areas: Area[] = [];
-  const routes: Route[] = [];
-  const knownPlaces: KnownPlace[] = [];
-  let practice: PracticeRecord | undefined;
-  let device: DeviceRecord | undefined;
-  const messages: string[] = [];
-  for (const [index, { name, bytes: content }] of wanted.entries()) {
-    choices.onProgress?.(index / wanted.length);
-    const read = isZip(content)
-      ? unread([fileFault('An archive in an archive is not read.')])
-      : readBytes(name, content, models, { ...choices, mapping: null });
-    if (!read.ok) return unread(read.fault.faults.map((fault) => inFile(name, fault)));
-    outings.push(...read.value.outings);
-    profiles.push(...read.value.profiles);
-    areas.push(...(read.value.areas ?? []));
-    routes.push(...(read.value.routes ?? []));
-    knownPlaces.push(...(read.value.knownPlaces ?? []));
-    practice ??= read.value.practice;
-    device ??= read.value.device;
-    messages.push(...read.value.messages.map((message) => `${name}: ${message}`));
-  }
-  if (!whole && passedOver.length > 0) messages.push(passedOverWords(passedOver));
-  const pixels = new Map(
-    unzipped.value.files.flatMap(({ name, bytes: content }) =>
-      whole && PIXELS.test(name) ? [[name.slice(whole.folder.length), content] as const] : [],
-    ),
-  );
-  const documents = { areas, routes, knownPlaces, practice, device, pixels };
-  return ok({ kind: 'archive', outings, profiles, ...documents, messages });
-}
-
-/** How many names are told in full. */
-const MOST_NAMED = 8;
-
-function passedOverWords(names: readonly string[]): string {
-  const more = names.length - MOST_NAMED;
-  const shown = names.slice(0, MOST_NAMED).join(', ');
-  return `Passed over in the archive: ${shown}${more > 0 ? ` and ${more} more` : ''}.`;
-}
-
-const inFile = (name: string, fault: FileFault): FileFault => ({
-  ...fault,
-  path: `${name} ${fault.path ?? ''}`.trim(),
-});

@@ -22,22 +22,44 @@ export type CsvMapping = readonly (CsvField | null)[];
 const HEADS: Readonly<Record<CsvField, readonly string[]>> = {
   outing: ['outing', 'trip', 'walk', 'route', 'track'],
   line: ['line'],
-  bearing: ['bearing', 'azimuth', 'heading', 'course', 'direction', 'degrees', 'fwd az', 'mils'],
+  bearing: [
+    ...['bearing', 'bearings', 'azimuth', 'heading', 'course', 'direction', 'degrees', 'mils'],
+    ...['fwd az', 'az', 'azm', 'azi', 'brg', 'hdg'],
+  ],
   north: ['north', 'from north', 'bearing from'],
-  distance: ['distance', 'paces', 'length', 'dist', 'steps', 'count', 'metres', 'meters', 'm'],
+  distance: [
+    ...['distance', 'paces', 'length', 'dist', 'steps', 'count', 'metres', 'meters', 'm'],
+    ...['pace count', 'double paces', 'single steps', 'feet', 'yards'],
+  ],
   unit: ['unit', 'units', 'distance unit'],
-  to: ['to', 'station', 'name', 'to station', 'point'],
+  to: [
+    'to',
+    'station',
+    'name',
+    'to station',
+    'point',
+    'reached',
+    'reached at',
+    'arrived at',
+    'end',
+  ],
   back: ['back', 'back bearing', 'back azimuth'],
   ground: ['ground', 'terrain'],
   time: ['time', 'clock'],
-  note: ['note', 'notes', 'comment', 'remark', 'remarks', 'description'],
+  note: [
+    ...['note', 'notes', 'comment', 'comments', 'remark', 'remarks', 'description'],
+    ...['observation', 'observations', 'seen'],
+  ],
   'outing-id': ['outing id'],
 };
 
 /** Units that a distance is written with, by the words for them. */
 const DISTANCE_UNITS: Readonly<Record<string, string>> = {
-  ...wordsFor('p', 'p pace paces'),
+  ...wordsFor('p', 'p pace paces pcs'),
+  'double paces': 'p',
+  'pace count': 'p',
   ...wordsFor('s', 's step steps'),
+  'single steps': 's',
   ...wordsFor('m', 'm metre metres meter meters'),
   ...wordsFor('km', 'km kilometre kilometres kilometer kilometers'),
   ...wordsFor('ft', 'ft foot feet'),
@@ -63,6 +85,9 @@ function wordsFor(symbol: string, words: string): Record<string, string> {
 export const DISTANCE_SYMBOLS = [...new Set(Object.values(DISTANCE_UNITS))];
 
 const inLower = (cell: string) => cell.toLowerCase().replace(/_/g, ' ').trim();
+/** Words that say how a column came about and not what it is: `Paces walked`, `Azimuth taken`. */
+const HOW = /\s*\b(?:walked|counted|taken|measured|read|no\.? of|number of)\b\s*/g;
+const plainHead = (cell: string) => inLower(cell).replace(HOW, ' ').trim();
 
 /** The symbol of a unit of distance; an unknown one stays as it is, for the reader to refuse. */
 export const unitSymbol = (cell: string): string => DISTANCE_UNITS[inLower(cell)] ?? inLower(cell);
@@ -96,7 +121,7 @@ const AFTER_SPACE = /^(.*) (\S+)$/;
  * the person is asked; for other columns what is in brackets is a remark.
  */
 function headOf(cell: string): Head {
-  const text = inLower(cell);
+  const text = plainHead(cell);
   const whole = fieldOf(text);
   if (whole) return { field: whole, unit: MEASURED[whole]?.[text] ?? '' };
   for (const form of [SET_OFF, AFTER_SPACE]) {
@@ -112,6 +137,13 @@ function headOf(cell: string): Head {
 
 const fieldOf = (word: string): CsvField | null =>
   (Object.keys(HEADS) as CsvField[]).find((field) => HEADS[field].includes(word)) ?? null;
+
+/** Heads of a column that counts the rows: it is passed over. */
+const NUMBER_HEADS = ['no', 'no.', 'nr', 'nr.', '#', 'number', 'leg', 'leg no', 'leg no.'];
+
+/** True for a head that is a field, or that counts the rows. */
+export const isHead = (cell: string): boolean =>
+  headOf(cell).field !== null || NUMBER_HEADS.includes(inLower(cell));
 
 /** What a column's head says that its numbers are in; empty where it says nothing. */
 export const measuredIn = (cell = ''): string => headOf(cell).unit;

@@ -1,6 +1,7 @@
 import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { LONGEST_NAME } from '@/core/readings/name';
+import { aboutOuting, outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { Section } from '@/views/shared/page/view-page';
@@ -29,7 +30,7 @@ export function Members({ open, hidden, onHidden }: Props) {
   return (
     <Section id="area-outings" title={WORDS.outings}>
       <ul className={styles.rows}>
-        {members.map(({ solution, by }, outing) => {
+        {members.map(({ solution }, outing) => {
           const id = ids[outing]!;
           const name = visibleText(solution.outing.name) || WORDS.untitled;
           return (
@@ -42,9 +43,7 @@ export function Members({ open, hidden, onHidden }: Props) {
               <LineSample outing={outing} />
               <span className={styles.grow}>
                 <a href={viewUrl('outing', id)}>{name}</a>
-                <span className={styles.soft}>
-                  {by && ` ${WORDS.byWhom(visibleText(by))}`} · {WORDS.legs(solution.legs.count)}
-                </span>
+                <span className={styles.soft}> {aboutOuting(solution.outing)}</span>
               </span>
               <PressButton
                 look="plain"
@@ -79,9 +78,9 @@ function AddOuting({ open: { area, outings, actions } }: Pick<Props, 'open'>) {
       aria-label={WORDS.addOuting}
       placeholder={WORDS.addOuting}
       value={null}
-      options={others.map(({ id, name }) => ({
-        value: id,
-        label: visibleText(name) || WORDS.untitled,
+      options={others.map((outing) => ({
+        value: outing.id,
+        label: outingInList(outing, WORDS.untitled),
       }))}
       onChange={(id: string | null) =>
         id !== null &&

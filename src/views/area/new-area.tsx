@@ -11,6 +11,7 @@ import { storeFault } from '@/store/store-fault';
 import { PressButton } from '@/ui/controls/press-button';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { browserDatabase, leaveFor } from '@/store/browser-database';
+import { aboutOuting } from '@/views/shared/words/outing-about';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './area.module.css';
@@ -72,14 +73,14 @@ export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
         <p>{WORDS.newAreaWhy}</p>
         {fault && <p role="alert">{fault}</p>}
         <ul className={styles.rows}>
-          {outings.map(({ id, name, by }) => (
-            <li key={id}>
+          {outings.map((outing) => (
+            <li key={outing.id}>
               <Checkbox
-                checked={chosen.includes(id)}
-                onChange={({ target }) => choose(id, target.checked)}
+                checked={chosen.includes(outing.id)}
+                onChange={({ target }) => choose(outing.id, target.checked)}
               >
-                {visibleText(name) || WORDS.untitled}
-                {by && <span className={styles.soft}> {WORDS.byWhom(visibleText(by))}</span>}
+                {visibleText(outing.name) || WORDS.untitled}{' '}
+                <span className={styles.soft}>{aboutOuting(outing)}</span>
               </Checkbox>
             </li>
           ))}

@@ -13,7 +13,7 @@ import { STORE_MESSAGES } from '@/ui/store-messages';
 import { browserDatabase } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './files.module.css';
-import { offeredFile, type OfferedFile } from './import/offered-file';
+import { offeredFile, type Offered } from './import/offered-file';
 import { canShare, save, share } from '@/views/shared/data/save-file';
 import { StoragePromise } from './storage-promise';
 import { WORDS } from './words';
@@ -62,7 +62,7 @@ async function archiveOf(logbook: string, files: PixelFiles): Promise<Blob> {
 interface Props {
   backup: BackupState;
   copies: readonly DailyCopy[];
-  onOffer: (file: OfferedFile) => void;
+  onOffer: (file: Offered) => void;
 }
 
 /** The backup, and the copies that the browser makes by itself. */

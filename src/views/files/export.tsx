@@ -1,4 +1,3 @@
-import { visibleText } from '@/core/units/visible';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { logbookOf } from '@/core/model/logbook';
@@ -6,6 +5,7 @@ import type { Outing } from '@/core/model/outing';
 import { paceProfiles } from '@/store/profiles';
 import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
+import { outingInList } from '@/views/shared/words/outing-about';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './files.module.css';
 import { makeFile, type MadeFile } from './make-file';
@@ -68,7 +68,7 @@ export function Export({ outings, first }: Props) {
           { value: ALL, label: WORDS.all },
           ...outings.map((outing) => ({
             value: outing.id,
-            label: visibleText(outing.name) || WORDS.untitled,
+            label: outingInList(outing, WORDS.untitled),
           })),
         ]}
       />

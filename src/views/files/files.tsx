@@ -12,7 +12,7 @@ import { PhoneToPhone } from './codes/phone-to-phone';
 import { Export } from './export';
 import styles from './files.module.css';
 import { Import, IMPORT_ID } from './import/import';
-import type { OfferedFile } from './import/offered-file';
+import type { Offered } from './import/offered-file';
 import { useFiles } from './use-files';
 import { WORDS } from './words';
 
@@ -20,13 +20,13 @@ import { WORDS } from './words';
 export function Files() {
   const state = useFiles();
   const id = useSearchParams().get('id');
-  const [offered, setOffered] = useState<OfferedFile | null>(null);
+  const [offered, setOffered] = useState<Offered | null>(null);
   useEffect(() => {
     // What reading and writing needs is loaded now: there may be no network later.
     void loadEarthModels();
     void ownPaces();
   }, []);
-  const offer = useCallback((file: OfferedFile) => {
+  const offer = useCallback((file: Offered) => {
     setOffered(file);
     document.getElementById(IMPORT_ID)?.scrollIntoView({ block: 'start' });
   }, []);

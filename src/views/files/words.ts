@@ -37,13 +37,17 @@ export const WORDS = {
   previewOf: (what: string) => `Preview: ${what}`,
 
   importTitle: 'Import',
-  drop: 'Drop a file here, or tap to choose one',
-  dropWhich: 'A log, full data (JSON), a table (CSV), GPX, GeoJSON, or a ZIP of these.',
-  paste: 'Or paste text here',
+  drop: 'Drop files here, or tap to choose them',
+  dropWhich:
+    'Logs, full data (JSON), tables (CSV), GPX, GeoJSON, or a ZIP of these: as many as you like. ' +
+    'They can be dropped on any page.',
+  importDialog: 'Import',
+  close: 'Close',
+  paste: 'Or paste text here: one log, or several one after another',
   pasted: 'The pasted text',
   read: 'Read it',
   tolerance: 'How far the legs may be from a recorded line, in metres',
-  cantRead: (name: string) => `${name} can’t be read. Nothing was changed.`,
+  cantRead: (name: string) => `${name} can’t be read. Nothing of it was taken.`,
   moreFaults: (count: number) => `and ${count} more`,
   contents: (name: string) => `${name} contains:`,
   writing: 'Importing…',
@@ -76,6 +80,7 @@ export const WORDS = {
   joinThem: 'Join them in an area',
   openArea: 'Open the area',
   openRoute: 'Open the route',
+  openOuting: 'Open it',
   conflicts: (count: number) =>
     `You already have ${count.toLocaleString('en')} of these, with different contents. All:`,
   conflict: 'You already have this outing, with different contents:',

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { MapPicture } from '@/core/model/map-picture';
 import type { PictureTie } from '@/core/place/picture/tie';
 import { normalised } from '@/core/units/angle';
+import { outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
 import type { Pixel, View } from '@/sketch/view';
 import { ViewPage } from '@/views/shared/page/view-page';
@@ -227,10 +228,16 @@ function TiedPanel({ open, tie, tapped, set, forget }: PanelProps & { tie: Pictu
 /** What lies over the picture. */
 function LayerChoice({ open: { chosen, choose, layers } }: { open: OpenMap }) {
   const { there } = layers;
+  const named = (list: readonly { id: string; name: string }[] = []) =>
+    list.map(({ id, name }) => ({ id, name: visibleText(name) || id }));
+  const outings = (there?.outings ?? []).map((outing) => ({
+    id: outing.id,
+    name: outingInList(outing, outing.id),
+  }));
   const rows = [
-    ['route', WORDS.layerRoute, there?.routes ?? []],
-    ['outing', WORDS.layerOuting, there?.outings ?? []],
-    ['area', WORDS.layerArea, there?.areas ?? []],
+    ['route', WORDS.layerRoute, named(there?.routes)],
+    ['outing', WORDS.layerOuting, outings],
+    ['area', WORDS.layerArea, named(there?.areas)],
   ] as const;
   return (
     <section aria-labelledby="layers" className={styles.layerChoice}>
@@ -246,7 +253,7 @@ function LayerChoice({ open: { chosen, choose, layers } }: { open: OpenMap }) {
           value={chosen[key]}
           options={list.map(({ id, name }) => ({
             value: id,
-            label: `${label}: ${visibleText(name) || id}`,
+            label: `${label}: ${name}`,
           }))}
           onChange={(id: string | null | undefined) => choose({ [key]: id ?? null })}
         />

@@ -74,6 +74,8 @@ function usePreview({ editing, found, saveLine }: OutingViewState, solution: Sol
   const keypad = useKeypad(solution, saveLine);
   const typed = found.kind === 'entry' ? found.preview : null;
   const preview = editing ? null : isOpen ? keypad.preview : typed;
+  // The first leg tells what a log without a pace is worked in: also while it is typed.
+  workIn(preview?.unit ?? solution.places.frame.unit);
   return { keypad: isOpen ? keypad : null, setKeypad, preview };
 }
 
@@ -85,8 +87,6 @@ export function OutingView({ open, outing, solution }: Props) {
   const [pane, setPane] = useState<Pane>('log');
   const [ends, setEnds] = useEnds(solution);
   const { keypad, setKeypad, preview } = usePreview(view, solution);
-  // The first leg tells what a log without a pace is worked in: also while it is typed.
-  workIn(preview?.unit ?? solution.places.frame.unit);
   const { selected, setSelected, step } = view;
   const name = visibleText(outing.name) || WORDS.untitled;
   useTitle(name);

@@ -247,14 +247,11 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
     if (failed === null) setStatus(done);
   });
 
+  const shown = { outing, selected, setSelected, status, unsaved };
   return {
-    outing,
+    ...shown,
     ...line,
     ...entries,
-    selected,
-    setSelected,
-    status,
-    unsaved,
     retry: () => unsaved && run(unsaved.command, 'Saved.').then((done) => done === null && clear()),
     save,
     saving,

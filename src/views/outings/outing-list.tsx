@@ -66,6 +66,7 @@ function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDel
           <span className={styles.soft}>
             {outing.date && dayjs(outing.date.day).format('D MMMM YYYY')}
             {outing.date?.time && `, ${outing.date.time}`}
+            {outing.by && ` · ${WORDS.byWhom(visibleText(outing.by))}`}
           </span>
           {solved.ok && (
             <span className={styles.figures}>

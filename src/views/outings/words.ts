@@ -31,6 +31,7 @@ export const WORDS = {
   damaged: 'Part of this log can’t be read. Open it to save what is there.',
   unsolved: 'This log has an error. Open it to see where.',
   legs: (count: number) => plural(count, 'leg', 'legs'),
+  byWhom: (name: string) => `by ${name}`,
   walked: (metres: Metres) => `${lengthText(metres)} walked`,
   newName: (day: string) => `Outing of ${day}`,
 } as const;

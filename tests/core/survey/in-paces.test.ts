@@ -77,7 +77,7 @@ describe('an outing whose lengths are all in paces', () => {
     expect(answer.closures[0]).toMatchObject({ metres: null });
     expect(Math.hypot(answer.closures[0]!.dx, answer.closures[0]!.dy)).toBeCloseTo(3, 9);
     expect(answer.stations[1]).not.toHaveProperty('latitude');
-    const book = logbookOf([outing]);
+    const book = logbookOf([outing], '2026-08-14T09:40:00Z');
     const table = csvFormat.write(book, earthModels);
     const rows = table.ok ? String(table.value).trim().split('\r\n') : [];
     const column = (name: string) => rows[0]!.split(',').indexOf(name);

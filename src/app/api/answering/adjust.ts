@@ -2,6 +2,7 @@ import '@/core/survey/adjusted/provided';
 import { METHODS, type Method } from '@/core/model/method';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { readLog } from '@/core/log-text/read-log';
+import { logsIn } from '@/core/log-text/split-logs';
 import { knownOf } from '@/core/survey/fix/known-of';
 import { joinOutings, nameOf, type Member } from '@/core/survey/party/party';
 import { partyFaultText } from '@/core/survey/party/party-fault';
@@ -26,20 +27,6 @@ const memberOf = (solution: Solution): Member => ({
   solution: asWalked(solution),
   by: solution.outing.by ?? '',
 });
-
-/** Where each log of a text begins: at its first line, and at every line that says so. */
-const BEGINS = /^[ \t]*cairn-back[ \t]+log[ \t]+1\b/im;
-
-/** The logs of a text, each with the number of lines before it. */
-function logsIn(text: string): { log: string; before: number }[] {
-  const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
-  const begins = lines.flatMap((line, index) => (BEGINS.test(line) ? [index] : []));
-  const starts = begins.length === 0 ? [0] : [0, ...begins.slice(1)];
-  return starts.map((start, i) => ({
-    log: lines.slice(start, starts[i + 1]).join('\n'),
-    before: start,
-  }));
-}
 
 function fromText(text: string): Sent[] {
   return logsIn(text).map(({ log, before }, index) => {

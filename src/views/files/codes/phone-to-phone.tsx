@@ -3,9 +3,10 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { logbookOf } from '@/core/model/logbook';
 import type { Outing } from '@/core/model/outing';
+import { outingInList } from '@/views/shared/words/outing-about';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../files.module.css';
-import { offeredFile, type OfferedFile } from '../import/offered-file';
+import { offeredFile, type Offered } from '../import/offered-file';
 import { WORDS } from '../words';
 import { codedText } from './coded-text';
 
@@ -16,7 +17,7 @@ interface Props {
   outings: readonly Outing[];
   /** The outing that is chosen at first. */
   first: string | null;
-  onOffer: (file: OfferedFile) => void;
+  onOffer: (file: Offered) => void;
 }
 
 /** An outing from one phone's screen to another's camera, without a network. */
@@ -42,7 +43,7 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
             onChange={setId}
             options={outings.map((each) => ({
               value: each.id,
-              label: each.name || WORDS.untitled,
+              label: outingInList(each, WORDS.untitled),
             }))}
           />
         </>

@@ -20,6 +20,9 @@ const fieldOf = (value: string): CsvField | null =>
   CSV_FIELDS.find((field) => field === value) ?? null;
 
 interface Props {
+  /** Of this table among those of the files, and its name where there are several files. */
+  id: string;
+  name: string | null;
   table: TableHead;
   /** What the distances are in, as chosen; null for not yet. */
   unit: string | null;
@@ -28,7 +31,7 @@ interface Props {
 }
 
 /** What each column of a table is taken for, with its first row; it can be changed. */
-export function Columns({ table, unit, onMapping, onUnit }: Props) {
+export function Columns({ id, name, table, unit, onMapping, onUnit }: Props) {
   const choose = (column: number, field: CsvField | null) =>
     onMapping(
       // A field has one column: the one that had it before is ignored from now on.
@@ -36,14 +39,14 @@ export function Columns({ table, unit, onMapping, onUnit }: Props) {
     );
   return (
     <fieldset className={styles.mapping}>
-      <legend>{WORDS.columns}</legend>
+      <legend>{name === null ? WORDS.columns : `${name}: ${WORDS.columns}`}</legend>
       {table.head.map((head, column) => (
         <div key={column}>
-          <label htmlFor={`column-${column}`}>
+          <label htmlFor={`${id}-column-${column}`}>
             <b>{head || WORDS.column(column + 1)}</b> {table.firstRow[column]}
           </label>
           <Select
-            id={`column-${column}`}
+            id={`${id}-column-${column}`}
             value={table.mapping[column] ?? NOTHING}
             onChange={(value: string) => choose(column, fieldOf(value))}
             options={CHOICES}
@@ -52,11 +55,11 @@ export function Columns({ table, unit, onMapping, onUnit }: Props) {
       ))}
       {table.asksUnit && (
         <div>
-          <label htmlFor="distance-unit">
+          <label htmlFor={`${id}-unit`}>
             <b>{WORDS.distanceUnit}</b>
           </label>
           <Select
-            id="distance-unit"
+            id={`${id}-unit`}
             value={unit}
             placeholder={WORDS.choose}
             onChange={onUnit}

@@ -1,4 +1,3 @@
-import { Button } from 'antd';
 import { faultMessage } from '@/core/faults/messages';
 import type { FileFault } from '@/formats/format';
 import styles from '../files.module.css';
@@ -14,11 +13,10 @@ function whereWords({ line, column, path }: FileFault): string {
 interface Props {
   name: string;
   faults: readonly FileFault[];
-  onCancel: () => void;
 }
 
 /** Why a file can't be read, and where. */
-export function Faults({ name, faults, onCancel }: Props) {
+export function Faults({ name, faults }: Props) {
   return (
     <div role="alert">
       <p className={styles.warning}>{WORDS.cantRead(name)}</p>
@@ -31,7 +29,6 @@ export function Faults({ name, faults, onCancel }: Props) {
         ))}
         {faults.length > MOST_SHOWN && <li>{WORDS.moreFaults(faults.length - MOST_SHOWN)}</li>}
       </ul>
-      <Button onClick={onCancel}>{WORDS.cancel}</Button>
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { Button, Input, Upload } from 'antd';
 import { useState } from 'react';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../files.module.css';
-import { offeredFile, type OfferedFile } from './offered-file';
+import { offeredFile, offeredFiles, type Offered } from './offered-file';
 import { OfferedPreview } from './offered-preview';
 import { Icon } from '@/ui/controls/icon';
 import { PressButton } from '@/ui/controls/press-button';
@@ -14,17 +14,17 @@ import { WORDS } from '../words';
 export const IMPORT_ID = 'import';
 
 interface Props {
-  offered: OfferedFile | null;
-  onOffer: (file: OfferedFile | null) => void;
+  offered: Offered | null;
+  onOffer: (files: Offered | null) => void;
 }
 
-/** A file or a text: its contents are shown, and only then imported. */
+/** Files or a text: what they hold is shown, and only then imported. */
 export function Import({ offered, onOffer }: Props) {
   const [pasted, setPasted] = useState('');
   const [imported, setImported] = useState<Imported | null>(null);
-  const offer = (file: OfferedFile) => {
+  const offer = (files: Offered) => {
     setImported(null);
-    onOffer(file);
+    onOffer(files);
   };
   const finish = (result: Imported) => {
     setImported(result);
@@ -35,9 +35,10 @@ export function Import({ offered, onOffer }: Props) {
     <Section id={IMPORT_ID} title={WORDS.importTitle}>
       <Upload.Dragger
         showUploadList={false}
-        multiple={false}
-        beforeUpload={async (file) => {
-          offer(offeredFile(file.name, new Uint8Array(await file.arrayBuffer())));
+        multiple
+        beforeUpload={async (file, all) => {
+          // Asked for each of them: they are looked at together.
+          if (file === all[0]) offer(await offeredFiles(all));
           return Upload.LIST_IGNORE;
         }}
       >

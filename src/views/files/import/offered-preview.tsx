@@ -5,45 +5,58 @@ import { NumberField } from '@/views/shared/fields/number-field';
 import { Columns } from './columns';
 import { Faults } from './faults';
 import styles from '../files.module.css';
-import type { OfferedFile } from './offered-file';
+import { nameOfOffered, type Offered } from './offered-file';
 import { Preview } from './preview';
 import type { Imported } from './use-import';
-import { useImporter, useReading, type ReadingChoices } from './use-reading';
+import {
+  AS_RECOGNISED,
+  useImporter,
+  useReading,
+  type ReadingChoices,
+  type TableChoices,
+} from './use-reading';
 import { ENDED_WORDS, WORDS } from '../words';
 
-const USUAL: ReadingChoices = { toleranceMetres: 10, mapping: null, distanceUnit: null };
+const USUAL: ReadingChoices = { toleranceMetres: 10, tables: new Map() };
 
 interface Props {
-  offered: OfferedFile;
+  offered: Offered;
   onImported: (imported: Imported) => void;
   onCancel: () => void;
 }
 
-/** The contents of a file, read with the choices made so far, or why it can't be read. */
+/** What files hold, read with the choices made so far, and why some of them can't be read. */
 export function OfferedPreview({ offered, onImported, onCancel }: Props) {
   const [choices, setChoices] = useState(USUAL);
   const importer = useImporter();
   const { share, answer: read } = useReading(importer, offered, choices);
+  const name = nameOfOffered(offered);
   if (!read) return <Reading share={share ?? 0} onCancel={onCancel} />;
   if (read.kind === 'store-fault') {
     return <NotRead words={STORE_MESSAGES[read.fault]} onCancel={onCancel} />;
   }
-  if (read.kind !== 'read' && read.kind !== 'unread') {
-    return <NotRead words={ENDED_WORDS[read.kind](offered.name)} onCancel={onCancel} />;
-  }
-  const table = read.kind === 'read' ? read.summary.table : read.table;
+  if (read.kind !== 'read')
+    return <NotRead words={ENDED_WORDS[read.kind](name)} onCancel={onCancel} />;
+  const { summary, unread, tables } = read;
+  const change = (file: number, more: Partial<TableChoices>) => {
+    const before = choices.tables.get(file) ?? AS_RECOGNISED;
+    setChoices({ ...choices, tables: new Map(choices.tables).set(file, { ...before, ...more }) });
+  };
   return (
     <div className={styles.preview} data-testid="preview" aria-busy={share !== null}>
       {share !== null && <Reading share={share} />}
-      {table && (
+      {tables.map(({ file, name: of, table }) => (
         <Columns
+          key={file}
+          id={`table-${file}`}
+          name={offered.files.length > 1 ? of : null}
           table={table}
-          unit={choices.distanceUnit}
-          onMapping={(mapping) => setChoices({ ...choices, mapping })}
-          onUnit={(distanceUnit) => setChoices({ ...choices, distanceUnit })}
+          unit={choices.tables.get(file)?.distanceUnit ?? null}
+          onMapping={(mapping) => change(file, { mapping })}
+          onUnit={(distanceUnit) => change(file, { distanceUnit })}
         />
-      )}
-      {read.kind === 'read' && read.summary.thinned && (
+      ))}
+      {summary.thinned && (
         <NumberField
           id="tolerance"
           label={WORDS.tolerance}
@@ -53,17 +66,20 @@ export function OfferedPreview({ offered, onImported, onCancel }: Props) {
           onChange={(toleranceMetres) => setChoices({ ...choices, toleranceMetres })}
         />
       )}
-      {read.kind === 'read' ? (
+      {unread.map((each) => (
+        <Faults key={each.file} name={each.name} faults={each.faults} />
+      ))}
+      {unread.length < offered.files.length ? (
         <Preview
-          name={offered.name}
-          summary={read.summary}
+          name={name}
+          summary={summary}
           isCurrent={share === null}
           importer={importer}
           onImported={onImported}
           onCancel={onCancel}
         />
       ) : (
-        <Faults name={offered.name} faults={read.faults} onCancel={onCancel} />
+        <Button onClick={onCancel}>{WORDS.cancel}</Button>
       )}
     </div>
   );

@@ -1,6 +1,6 @@
 import { visibleText } from '@/core/units/visible';
 import { Button, Progress, Radio } from 'antd';
-import dayjs from 'dayjs';
+import { outingAbout } from '@/views/shared/words/outing-about';
 import type { ConflictChoice } from '@/store/import';
 import type { FileImporter } from '@/workers/files';
 import type { FileSummary, OfferedOuting } from '@/workers/files-protocol';
@@ -109,11 +109,7 @@ interface CandidateProps {
 
 /** One outing of the file; where another is in its place, what to do with the two. */
 function Candidate({ id, outing, choice, onChoose }: CandidateProps) {
-  const about = [
-    outing.day && dayjs(outing.day).format('D MMMM YYYY'),
-    WORDS.legs(outing.legs),
-    CONFLICT_WORDS[outing.conflict],
-  ];
+  const about = [outingAbout(outing), CONFLICT_WORDS[outing.conflict]];
   return (
     <li>
       <b>{visibleText(outing.name) || WORDS.untitled}</b>{' '}

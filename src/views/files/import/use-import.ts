@@ -24,6 +24,10 @@ function importedOf(result: ImportResult, profiles: number): Imported {
   if (area !== undefined) {
     return { words, link: { href: viewUrl('area', area), words: WORDS.openArea } };
   }
+  const [outing] = result.ids;
+  if (outing !== undefined && result.ids.length === 1) {
+    return { words, link: { href: viewUrl('outing', outing), words: WORDS.openOuting } };
+  }
   if (result.ids.length < 2 || result.ids.length > MOST_OUTINGS) return { words, link: null };
   const href = viewUrl('area', undefined, { with: result.ids.join(' ') });
   return { words, link: { href, words: WORDS.joinThem } };

@@ -1,16 +1,18 @@
 import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
-import type { CsvMapping } from '@/formats/import/table-heads';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { FileImporter, type Ended } from '@/workers/files';
-import type { FileAnswer } from '@/workers/files-protocol';
-import type { OfferedFile } from './offered-file';
+import type { FileAnswer, FileToRead } from '@/workers/files-protocol';
+import type { Offered } from './offered-file';
 
-/** How what is open to choice in a file is read. */
+/** What the columns of a table mean, and its distances; null as they are recognised. */
+export type TableChoices = Pick<FileToRead, 'mapping' | 'distanceUnit'>;
+export const AS_RECOGNISED: TableChoices = { mapping: null, distanceUnit: null };
+
+/** How what is open to choice is read: for all files, and for each table by its place. */
 export interface ReadingChoices {
   readonly toleranceMetres: number;
-  readonly mapping: CsvMapping | null;
-  readonly distanceUnit: string | null;
+  readonly tables: ReadonlyMap<number, TableChoices>;
 }
 
 /** The importer of a preview, which ends with it. */
@@ -20,18 +22,18 @@ export function useImporter(): FileImporter {
   return importer;
 }
 
-/** What is known of a file: the share that is read, and the last answer, maybe an older one. */
+/** What is known of files: the share that is read, and the last answer, maybe an older one. */
 interface Reading {
   /** Null while nothing is being read. */
   readonly share: number | null;
   readonly answer: Ended<FileAnswer> | null;
 }
 
-/** The file as it is read with these choices. The last answer stays until there is a new one. */
+/** Files as they are read with these choices. The last answer stays until there is a new one. */
 export function useReading(
   importer: FileImporter,
-  { name, content }: OfferedFile,
-  { toleranceMetres, mapping, distanceUnit }: ReadingChoices,
+  offered: Offered,
+  { toleranceMetres, tables }: ReadingChoices,
 ): Reading {
   const [reading, setReading] = useState<Reading>({ share: 0, answer: null });
   useEffect(() => {
@@ -43,13 +45,17 @@ export function useReading(
       const paces = await ownPaces();
       if (gone) return;
       const today = dayjs().format('YYYY-MM-DD');
-      const job = { name, content, toleranceMetres, mapping, distanceUnit, today, paces };
+      const files = offered.files.map((file, index) => ({
+        ...file,
+        ...(tables.get(index) ?? AS_RECOGNISED),
+      }));
+      const job = { files, toleranceMetres, today, paces };
       show({ share: null, answer: await importer.read(job, (share) => show({ share })) });
     };
     void read();
     return () => {
       gone = true;
     };
-  }, [importer, name, content, toleranceMetres, mapping, distanceUnit]);
+  }, [importer, offered, toleranceMetres, tables]);
   return reading;
 }

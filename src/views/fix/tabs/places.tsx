@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import { isLine, type KnownPlace } from '@/core/model/known-place';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
+import { squareOf } from '@/core/place/short-reference';
 import type { Position } from '@/core/readings/position';
 import { visibleText } from '@/core/units/visible';
 import { KNOWN_FORMATS, readKnownFile } from '@/formats/fix/known-files';
@@ -58,7 +59,7 @@ export function PlacesTab({ known, at }: Props) {
           if (changed) setDone({ id: changed.id, words: WORDS.changed(changed.name) });
         }}
       />
-      <Exchange known={known} onSaid={setSaid} />
+      <Exchange known={known} at={at} onSaid={setSaid} />
       <p role="status">{said}</p>
     </>
   );
@@ -101,11 +102,13 @@ const aboutPlace = (place: KnownPlace): string =>
   isLine(place) ? WORDS.line(place.positions.length) : decimalDegrees(place.positions[0]!);
 
 /** Files of known places, in and out. */
-function Exchange({ known, onSaid }: { known: Known; onSaid: (words: string | null) => void }) {
+function Exchange({ known, at, onSaid }: Props & { onSaid: (words: string | null) => void }) {
   const picker = useRef<HTMLInputElement>(null);
   const open = async (file: File) => {
-    const read = readKnownFile(await file.text(), known.newId);
-    if (!read.ok) return onSaid(faultMessage(read.fault[0]!.fault));
+    const square = at && squareOf(at);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const read = readKnownFile(file.name, bytes, square, known.newId);
+    if (!read.ok) return onSaid(read.fault.map(({ fault }) => faultMessage(fault)).join(' '));
     const refused = await known.addAll(read.value);
     onSaid(refused ?? WORDS.imported(read.value.length));
   };
@@ -117,7 +120,7 @@ function Exchange({ known, onSaid }: { known: Known; onSaid: (words: string | nu
         type="file"
         hidden
         aria-label={WORDS.import}
-        accept=".gpx,.geojson,.json"
+        accept=".gpx,.geojson,.json,.csv,.txt"
         onChange={({ target }) => {
           const [file] = target.files ?? [];
           target.value = '';

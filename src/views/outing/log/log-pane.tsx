@@ -10,7 +10,14 @@ import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
 import { lineWords, WORDS } from '../words';
 import styles from './log-pane.module.css';
-import { bearingFigure, bearingSign, lengthText, shownUnits, lengthUnit } from '@/core/units/shown';
+import {
+  bearingFigure,
+  bearingSign,
+  isInPaces,
+  lengthText,
+  lengthUnit,
+  shownUnits,
+} from '@/core/units/shown';
 import type { LogRow } from './log-rows';
 
 const ROW_HEIGHT = 45;
@@ -21,8 +28,8 @@ interface Props {
   rows: readonly LogRow[];
   selected: number | null;
   onSelect: (index: number | null) => void;
-  onEdit: (index: number) => void;
   onStrike: (index: number) => void;
+  onEdit: (index: number) => void;
   /** Words that are searched for; empty for none. */
   sought: string;
   /** The next leg leaves from the station at the end of this one. */
@@ -92,7 +99,7 @@ function Rows({ rows, selected, onSelect, onEdit, onStrike, onLegFrom }: Props) 
   });
   const place = selected === null ? -1 : rows.findIndex(({ index }) => index === selected);
   useScrolling(virtual, rows.length, place);
-  useStillBottom(scroller);
+  useStillRow(scroller, virtual, place);
   const onKeyDown = (event: KeyboardEvent) => {
     const row = rows[rowAfterKey(event.key, place, rows.length) ?? -1];
     if (row) onSelect(row.index);
@@ -133,7 +140,6 @@ function Rows({ rows, selected, onSelect, onEdit, onStrike, onLegFrom }: Props) 
                 place={item.index + 1}
                 count={rows.length}
                 onSelect={onSelect}
-                onEdit={onEdit}
               />
             </div>
           );
@@ -161,19 +167,31 @@ function useScrolling(virtual: Virtual, count: number, place: number): void {
   }, [place, virtual]);
 }
 
-/** Keeps the lowest row in view where it is when the entry line below needs more room. */
-function useStillBottom(scroller: RefObject<HTMLElement | null>): void {
+/**
+ * When what is below needs more room, or less: the selected row stays where it is as long as that
+ * is in view; without one, the lowest row in view stays the lowest.
+ */
+function useStillRow(
+  scroller: RefObject<HTMLElement | null>,
+  virtual: Virtual,
+  place: number,
+): void {
+  const selected = useRef(place);
+  useEffect(() => {
+    selected.current = place;
+  }, [place]);
   useEffect(() => {
     const element = scroller.current;
     if (!element) return;
     let height = element.clientHeight;
     const observer = new ResizeObserver(() => {
-      element.scrollTop += height - element.clientHeight;
+      if (selected.current >= 0) virtual.scrollToIndex(selected.current);
+      else element.scrollTop += height - element.clientHeight;
       height = element.clientHeight;
     });
     observer.observe(element);
     return () => observer.disconnect();
-  }, [scroller]);
+  }, [scroller, virtual]);
 }
 
 interface RowProps {
@@ -183,10 +201,9 @@ interface RowProps {
   place: number;
   count: number;
   onSelect: (index: number) => void;
-  onEdit: (index: number) => void;
 }
 
-const Row = memo(function Row({ row, selected, place, count, onSelect, onEdit }: RowProps) {
+const Row = memo(function Row({ row, selected, place, count, onSelect }: RowProps) {
   const { entry, index, leg, metres, remarks } = row;
   return (
     <div
@@ -197,8 +214,8 @@ const Row = memo(function Row({ row, selected, place, count, onSelect, onEdit }:
       aria-posinset={place}
       tabIndex={-1}
       className={selected ? `${styles.row} ${styles.selected}` : styles.row}
+      data-entry-index={index}
       onClick={() => onSelect(index)}
-      onDoubleClick={() => onEdit(index)}
       onKeyDown={undefined}
     >
       {entry.kind === 'leg' ? (
@@ -229,7 +246,7 @@ function LegCells({ leg, number, metres }: { leg: Leg; number: number; metres: M
       <span className={styles.count}>
         {count} <small>{unit}</small>
       </span>
-      <span className={styles.metres}>{lengthText(metres)}</span>
+      <span className={styles.metres}>{isSaid(leg) ? '' : lengthText(metres)}</span>
       <span className={styles.note}>
         {leg.to && <b>{visibleText(leg.to)}</b>} {visibleText(leg.note ?? '')}
         {small.map((words) => (
@@ -239,6 +256,9 @@ function LegCells({ leg, number, metres }: { leg: Leg; number: number; metres: M
     </span>
   );
 }
+
+/** True where what was counted is the length itself. */
+const isSaid = ({ distance }: Leg) => isInPaces() && distance.unit === 'paces';
 
 /** The figure of a distance in words, and the rest. */
 function splitCount(words: string): [string, string] {

@@ -1,5 +1,5 @@
 import dynamic from 'next/dynamic';
-import { useCallback } from 'react';
+import { useCallback, useRef, type MouseEvent } from 'react';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from '../dialogs/dialog';
@@ -47,6 +47,24 @@ const useLegFrom = (solution: Solution, { saveLine, setSelected }: OutingViewSta
     [solution, saveLine, setSelected],
   );
 
+/**
+ * Pressing a row twice corrects it: the row that was under the first press, whatever has come to be
+ * under the second. What is there then is not pressed.
+ */
+function useSecondPress(onEdit: (index: number) => void) {
+  const first = useRef<number | null>(null);
+  return (event: MouseEvent) => {
+    if (event.detail > 1 && first.current !== null) {
+      event.preventDefault();
+      event.stopPropagation();
+      if (event.detail === 2) onEdit(first.current);
+      return;
+    }
+    const row = (event.target as Element).closest<HTMLElement>('[data-entry-index]');
+    first.current = row ? Number(row.dataset.entryIndex) : null;
+  };
+}
+
 /** The log with what is said about it, the tools of the selected line, and the entry line. */
 export function LogSection(props: Props) {
   const { solution, view, list, leg, setDialog, setEnds } = props;
@@ -54,8 +72,14 @@ export function LogSection(props: Props) {
   const { selected, setSelected, editing } = view;
   const entry = selected === null ? undefined : outing.entries[selected];
   const legFrom = useLegFrom(solution, view);
+  const secondPress = useSecondPress(view.edit);
   return (
-    <section id="pane-log" className={styles.logPane} aria-label={WORDS.log}>
+    <section
+      id="pane-log"
+      className={styles.logPane}
+      aria-label={WORDS.log}
+      onClickCapture={secondPress}
+    >
       <HeaderWarnings
         warnings={list.warnings}
         onSettings={() => setDialog('settings')}
