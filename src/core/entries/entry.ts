@@ -5,6 +5,7 @@ import type { North } from '../units/bearing';
 import type { EntryKind, EntrySchema } from './entry-kind';
 import { aimKind } from './kinds/in-force/aim';
 import { compassKind } from './kinds/in-force/compass';
+import { haltKind } from './kinds/halt';
 import { homeKind } from './kinds/in-force/home';
 import { atKind } from './kinds/at';
 import { boxKind } from './kinds/box';
@@ -19,6 +20,7 @@ import { passedKind } from './kinds/passed';
 import { readKind } from './kinds/in-force/read';
 import { remarkKind } from './kinds/remark';
 import { rightKind } from './kinds/right';
+import { routeKind } from './kinds/route';
 import { seeKind } from './kinds/see';
 import { struckKind } from './kinds/struck';
 
@@ -34,7 +36,9 @@ export const ENTRY_KINDS = [
   passedKind,
   outKind,
   expectKind,
+  haltKind,
   remarkKind,
+  routeKind,
   rightKind,
   struckKind,
   readKind,
@@ -60,6 +64,12 @@ export const entrySchema = z.discriminatedUnion('kind', schemas).check(
     (entry) =>
       entry.kind !== 'pace' || entry.walks === undefined || entry.spreadPercent !== undefined,
     'walks only beside the spread that they told',
+  ),
+  z.refine(
+    (entry) =>
+      entry.kind !== 'halt' ||
+      (entry.minutes === undefined) === (entry.from !== undefined && entry.until !== undefined),
+    'how long the halt was, or from when until when',
   ),
   z.refine(
     (entry) =>

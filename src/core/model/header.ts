@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { routeId } from '../entries/kinds/route';
 import { angleReading } from '../readings/angle';
 import { northSchema } from '../readings/bearing';
 import { LONGEST_NAME, startName } from '../readings/name';
@@ -80,10 +81,10 @@ export const headerFields = {
     position: z.optional(positionSchema),
     note: optionalNote,
   }),
-  /** The route that it follows, by its id; the note is the route's name. */
+  /** The route that it follows from its start, by its id; the note is the route's name. */
   follows: z.optional(
     openObject({
-      route: z.string().check(z.minLength(1), z.maxLength(100), z.regex(/^\S+$/, 'one word')),
+      route: routeId,
       note: optionalNote,
     }),
   ),

@@ -1,4 +1,5 @@
 import { median } from 'd3-array';
+import { haltMinutes } from '../entries/kinds/halt';
 import { MINUTES_PER_DAY, minutesOfDay } from '../units/clock';
 import { lengthOf, vectorBetween } from '../units/plane';
 import type { Metres } from '../units/units';
@@ -42,36 +43,74 @@ interface Clock {
 
 /**
  * The times noted on an outing: days roll over, and a slip back is told and passed over. A step off
- * a path begins a stretch of its own.
+ * a path begins a stretch of its own. A halt is no part of any: its minutes are taken off the
+ * stretch it is in; where it says from when until when, that ends one and begins the next.
  */
 export function timesOf(solution: Solution): OutingTimes {
   const { outing, places } = solution;
-  const stretches: TimedStretch[] = [];
-  const slips: ClockSlip[] = [];
-  const startTime = outing.date?.time;
-  let last: Clock | null = startTime ? { time: startTime, minutes: minutesOfDay(startTime) } : null;
-  let [metres, station] = [0, 0];
+  const clock = new WalkingClock(outing.date?.time);
+  let station = 0;
   for (const { entry, index, leg, station: now } of walkLog(solution)) {
     // A `from` is a walk too, which nobody logged: at least the straight way.
-    if (entry.kind === 'from')
-      metres += lengthOf(vectorBetween(places.at(station), places.at(now)));
-    if (entry.kind === 'leg' && leg) metres += leg.metres;
+    if (entry.kind === 'from') {
+      clock.walked(lengthOf(vectorBetween(places.at(station), places.at(now))));
+    }
+    if (entry.kind === 'leg' && leg) clock.walked(leg.metres);
     station = now;
-    const time = entry.kind === 'leg' || entry.kind === 'out' ? entry.time : undefined;
-    if (time === undefined) continue;
+    if (entry.kind === 'halt') clock.halt(index, entry);
+    else if (entry.kind === 'leg' || entry.kind === 'out') {
+      if (entry.time !== undefined) clock.noted(index, entry.time, entry.kind === 'leg');
+    }
+  }
+  const { stretches, slips, last, halted } = clock;
+  return { stretches, slips, lastMinutes: last && last.minutes + halted };
+}
+
+/** Follows what was walked from one time to the next. */
+class WalkingClock {
+  readonly stretches: TimedStretch[] = [];
+  readonly slips: ClockSlip[] = [];
+  last: Clock | null;
+  /** Minutes of halts since the last time. */
+  halted = 0;
+  private metres = 0;
+
+  constructor(startTime: string | undefined) {
+    this.last = startTime ? { time: startTime, minutes: minutesOfDay(startTime) } : null;
+  }
+
+  walked(metres: Metres): void {
+    this.metres += metres;
+  }
+
+  /** A time that was noted on a line; what was walked until then is a stretch, where it says so. */
+  noted(entry: number, time: string, isWalk: boolean): void {
+    const { last } = this;
     const next = following(last, time);
     if (next === null) {
-      slips.push({ entry: index, from: last?.time ?? '', to: time });
-      continue;
+      this.slips.push({ entry, from: last?.time ?? '', to: time });
+      return;
     }
-    if (last && entry.kind === 'leg') {
-      const minutes = next.minutes - last.minutes;
-      stretches.push({ entry: index, from: last.time, to: time, minutes, metres });
+    if (last && isWalk) {
+      const minutes = Math.max(0, next.minutes - last.minutes - this.halted);
+      this.stretches.push({ entry, from: last.time, to: time, minutes, metres: this.metres });
     }
-    last = next;
-    metres = 0;
+    this.last = next;
+    this.halted = 0;
+    this.metres = 0;
   }
-  return { stretches, slips, lastMinutes: last?.minutes ?? null };
+
+  halt(entry: number, halt: Parameters<typeof haltMinutes>[0]): void {
+    if (halt.from === undefined || halt.until === undefined) {
+      this.halted += haltMinutes(halt);
+      return;
+    }
+    const { slips } = this;
+    const before = slips.length;
+    this.noted(entry, halt.from, this.metres > 0);
+    if (slips.length > before || !this.last) return;
+    this.last = { time: halt.until, minutes: this.last.minutes + haltMinutes(halt) };
+  }
 }
 
 /** The next time on the clock; null where it slipped back. */

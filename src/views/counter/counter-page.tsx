@@ -1,7 +1,8 @@
 'use client';
 import { Button } from 'antd';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { routeFollowed } from '@/core/navigation/route/follow';
 import { devicesAreSimulated } from '@/devices';
 import { isEmpty, openBox, type Count } from '@/store/count';
 import { Beads } from '@/ui/controls/beads';
@@ -16,7 +17,7 @@ import { Following } from './following';
 import { OnTheWay } from './on-the-way';
 import { ThingsSeen } from './things-seen';
 import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
-import { lengthText } from '@/core/units/shown';
+import { isInPaces, lengthText } from '@/core/units/shown';
 import { WORDS } from './words';
 
 const ArrivedDialog = dynamic(() => import('./arrived-dialog').then((it) => it.ArrivedDialog), {
@@ -41,6 +42,7 @@ export function CounterPage(props: CounterProps) {
   const counter = useCounter(props);
   const [dialog, setDialog] = useState<Dialog | null>(null);
   const { metres, by } = counter;
+  const on = useMemo(() => routeFollowed(solution), [solution]);
   return (
     <ViewPage
       view="counter"
@@ -51,12 +53,12 @@ export function CounterPage(props: CounterProps) {
     >
       <Following counter={counter} count={count} />
       <OnTheWay solution={solution} counter={counter} count={count} />
-      {solution.outing.follows && (
+      {on && (
         <RouteAhead
           solution={solution}
           counter={counter}
           count={count}
-          route={solution.outing.follows.route}
+          route={on.route}
           run={props.run}
         />
       )}
@@ -175,7 +177,7 @@ function Figures({ counter, count }: { counter: CounterState; count: Count }) {
       </span>
       <span>{box ? WORDS.boxed[box.walking](unit) : unit}</span>
       <span className={styles.metres} data-testid="counted-metres">
-        {metres === null ? WORDS.noPace : lengthText(metres)}
+        {isInPaces() ? '' : metres === null ? WORDS.noPace : lengthText(metres)}
       </span>
     </TapArea>
   );

@@ -2,6 +2,7 @@ import { Checkbox, Radio, Select } from 'antd';
 import { useState } from 'react';
 import type { MapPicture } from '@/core/model/map-picture';
 import type { PictureTie } from '@/core/place/picture/tie';
+import { roundedPosition } from '@/core/readings/position';
 import { normalised } from '@/core/units/angle';
 import { outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
@@ -38,14 +39,13 @@ interface Tapped {
 
 /** The taps after another one: some modes want one place, some two, some any number. */
 function afterTap({ mode, taps, plate }: Tapped, pixel: Pixel): Tapped {
-  const keeps = { look: 0, tie: 0, route: 0, measure: 1, protractor: 1, line: 1000 }[mode];
+  const keeps = { look: 0, tie: 0, route: 1000, measure: 1, protractor: 1, line: 1000 }[mode];
   const before = taps.length > keeps ? [] : taps.slice(0, keeps);
   return { mode, taps: mode === 'look' ? [] : [...before, pixel], plate };
 }
 
-/** A picture of a map, tied to the earth, and what is done on it. */
-export function MapPage({ picture, tiles, arrived, first }: Props) {
-  const open = useMap(picture, first);
+/** What was tapped; a tap in the mode of routes adds its point at once. */
+function useTapped(open: OpenMap, first: Props['first']) {
   const [tapped, setTapped] = useState<Tapped>({
     mode: open.tie.ok ? (first.route === null ? 'measure' : 'route') : 'tie',
     taps: [],
@@ -57,6 +57,25 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
       ...before,
       taps: before.taps.filter((tap) => !kept.includes(tap)),
     }));
+  const tap = (pixel: Pixel) => {
+    setTapped((before) => afterTap(before, pixel));
+    if (tapped.mode !== 'route' || !open.tie.ok) return;
+    const tie = open.tie.value;
+    const position = tie.positionOf(pixel);
+    if (!position) return;
+    const withinMetres = Math.max(1, Math.round(2 * tie.finenessMetres(pixel)));
+    // The ring stays until the point itself is drawn.
+    void open
+      .addPoint({ position: roundedPosition(position), withinMetres })
+      .then(() => forget([pixel]));
+  };
+  return { tapped, set, forget, tap };
+}
+
+/** A picture of a map, tied to the earth, and what is done on it. */
+export function MapPage({ picture, tiles, arrived, first }: Props) {
+  const open = useMap(picture, first);
+  const { tapped, set, forget, tap } = useTapped(open, first);
   return (
     <ViewPage
       view="map"
@@ -70,7 +89,7 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
           tiles={tiles}
           arrived={arrived}
           ups={open.ups}
-          onTap={(pixel) => setTapped((before) => afterTap(before, pixel))}
+          onTap={tap}
           over={(view) => <Over open={open} picture={picture} tapped={tapped} view={view} />}
         />
         <div className={styles.rooms}>
@@ -187,15 +206,10 @@ function TiedPanel({ open, tie, tapped, set, forget }: PanelProps & { tie: Pictu
     case 'route':
       return (
         <RoutePanel
-          tie={tie}
           route={layers.route}
           plan={layers.plan}
-          at={taps.at(-1) ?? null}
-          onAdd={async (point) => {
-            const fault = await open.addPoint(point);
-            if (!fault) forget(taps);
-            return fault;
-          }}
+          onName={open.nameLast}
+          onUndo={() => void open.undoPoint()}
           onStart={() => void open.startRoute()}
         />
       );

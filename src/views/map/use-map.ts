@@ -1,37 +1,21 @@
-import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import type { KnownPlace } from '@/core/model/known-place';
 import type { MapPicture } from '@/core/model/map-picture';
-import { blankRoute, type Route } from '@/core/model/route';
 import { followRoute } from '@/core/navigation/route/follow';
 import type { RouteLeg } from '@/core/navigation/route/leg';
 import { northEastOf } from '@/core/north/norths';
 import { tieOf } from '@/core/place/picture/tie';
 import { normalised } from '@/core/units/angle';
-import { edited } from '@/store/documents/document-log';
-import { routeLogs } from '@/store/documents/routes';
 import { putKnownPlace } from '@/store/known/known-places';
 import { changePicture } from '@/store/pictures/pictures';
-import { storeFault } from '@/store/store-fault';
-import { STORE_MESSAGES } from '@/ui/store-messages';
 import { browserDatabase } from '@/store/browser-database';
-import { ownPaces } from '@/views/shared/data/own-paces';
 import type { Up } from './sheet';
+import { useRoutePoints, written } from './use-route-points';
 import { useLayers, type Chosen, type LayersState } from './use-layers';
 
 /** What a tap on the picture means. */
 export const MODES = ['look', 'tie', 'measure', 'route', 'line', 'protractor'] as const;
 export type Mode = (typeof MODES)[number];
-
-/** Does a change of the store; resolves to why it was not written, or null. */
-async function written(change: () => Promise<unknown>): Promise<string | null> {
-  try {
-    await change();
-    return null;
-  } catch (error) {
-    return STORE_MESSAGES[storeFault(error)];
-  }
-}
 
 /** From magnetic to grid north of the map, east positive; null where no declination is known. */
 function gridMagneticOf({ plan, solution }: LayersState): number | null {
@@ -72,30 +56,11 @@ export function useMap(picture: MapPicture, first: Pick<Chosen, 'route' | 'outin
     void written(() => changePicture(database, picture.id, make)).then(setFault);
   const keepPlace = (place: Omit<KnownPlace, 'id'>) =>
     written(() => putKnownPlace(database, { ...place, id: crypto.randomUUID() }, new Date()));
-  const addPoint = async (point: Route['points'][number]): Promise<string | null> => {
-    const outcome = await routeLogs.change(
-      database,
-      chosen.route ?? '',
-      (state) =>
-        edited(state, (before) => ({
-          ...before,
-          picture: picture.id,
-          points: [...before.points, point],
-        })),
-      new Date(),
-    );
-    return outcome.kind === 'unsaved' ? STORE_MESSAGES[outcome.fault] : null;
-  };
-  const startRoute = async () => {
-    const id = crypto.randomUUID();
-    const blank = blankRoute(id, picture.name, dayjs().format('YYYY-MM-DD'));
-    const route = { ...blank, paces: await ownPaces(), picture: picture.id };
-    await routeLogs.add(database, route, new Date());
-    setChosen((before) => ({ ...before, route: id }));
-  };
+  const choose = (part: Partial<Chosen>) => setChosen((before) => ({ ...before, ...part }));
+  const points = useRoutePoints(picture, chosen.route, (route) => choose({ route }), setFault);
   return {
     chosen,
-    choose: (part: Partial<Chosen>) => setChosen((before) => ({ ...before, ...part })),
+    choose,
     layers,
     tie,
     gridMagnetic,
@@ -103,8 +68,7 @@ export function useMap(picture: MapPicture, first: Pick<Chosen, 'route' | 'outin
     fault,
     change,
     keepPlace,
-    addPoint,
-    startRoute,
+    ...points,
   };
 }
 export type OpenMap = ReturnType<typeof useMap>;

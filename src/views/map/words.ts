@@ -118,11 +118,12 @@ export const WORDS = {
   here: (text: string) => `The place: ${text}`,
   asKnown: 'Keep as a known place',
   // Route.
-  routeHow: 'Tap the points of the route one after another. They are read off the picture.',
-  noRoute: 'Choose a route under “Lie over it”, or start one.',
+  routeHow: 'Tap the points of the route one after another: each tap adds one.',
+  points: (count: number) => (count === 1 ? '1 point.' : `${count} points.`),
+  undoPoint: 'Undo',
+  noRoute: 'Tap to begin a new one, or choose a route under “Lie over it”.',
   startRoute: 'Start a route here',
-  pointName: 'Name of the point',
-  addToRoute: 'Add to the route',
+  pointName: 'Name of the last point',
   openRoute: 'Open the route',
   // Lines.
   lineHow: 'Tap the corners of a path, a stream or a shore, then name it.',

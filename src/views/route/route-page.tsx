@@ -63,6 +63,7 @@ export function RoutePage({ open, following, walked = null }: Props) {
               }}
               paper={paper}
               onPaper={setPaper}
+              isFollowed={following !== undefined}
             />
             <p className={styles.soft}>{WORDS.caution}</p>
           </div>
@@ -92,19 +93,26 @@ export function RoutePage({ open, following, walked = null }: Props) {
 }
 
 interface CardProps extends Omit<ComponentProps<typeof LegList>, 'plan'> {
+  isFollowed: boolean;
   paper: Paper;
   onPaper: (paper: Paper) => void;
 }
 
 /** The legs and what is done with them; or the point at which the plan stops. */
-function Card({ open, paper, onPaper, ...list }: CardProps) {
+function Card({ open, paper, onPaper, isFollowed, ...list }: CardProps) {
   const { plan, route } = open;
   if (plan.ok) {
     return (
       <>
         <Totals open={open} plan={plan.value} />
         <LegList open={open} plan={plan.value} {...list} />
-        <RouteTools open={open} plan={plan.value} paper={paper} onPaper={onPaper} />
+        <RouteTools
+          open={open}
+          plan={plan.value}
+          isFollowed={isFollowed}
+          paper={paper}
+          onPaper={onPaper}
+        />
       </>
     );
   }

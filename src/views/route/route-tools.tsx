@@ -3,6 +3,7 @@ import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
 import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
 import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import { Select } from 'antd';
+import { useState } from 'react';
 import { outingOfRoute } from '@/core/navigation/route/follow';
 import type { Plan } from '@/core/navigation/route/plan';
 import { ROUTE_FORMATS } from '@/formats/route';
@@ -16,6 +17,7 @@ import { save } from '@/views/shared/data/save-file';
 import { useOnce } from '@/views/shared/data/use-once';
 import { viewUrl } from '@/views/views';
 import { PAPERS, type Paper } from './card/print-card';
+import { FollowInHand } from './follow/in-hand';
 import styles from './route.module.css';
 import type { OpenRoute } from './use-route';
 import { WORDS } from './words';
@@ -23,6 +25,8 @@ import { WORDS } from './words';
 interface Props {
   open: OpenRoute;
   plan: Plan;
+  /** True where the page shows an outing that follows it. */
+  isFollowed: boolean;
   paper: Paper;
   onPaper: (paper: Paper) => void;
 }
@@ -36,8 +40,11 @@ async function startFollowing(plan: Plan) {
 }
 
 /** What is done with the route as a whole: start it, undo, print, export, delete. */
-export function RouteTools({ open: { state, route, actions }, plan, paper, onPaper }: Props) {
+export function RouteTools(props: Props) {
+  const { plan, isFollowed, paper, onPaper } = props;
+  const { state, route, actions } = props.open;
   const [start, isStarting] = useOnce(() => startFollowing(plan));
+  const [said, setSaid] = useState<string | null>(null);
   const exportAs = ({ write, fileEnding, mediaType }: RouteFormat) =>
     void save(
       `${fileName(route.name || WORDS.untitled)}${fileEnding}`,
@@ -45,8 +52,9 @@ export function RouteTools({ open: { state, route, actions }, plan, paper, onPap
     );
   return (
     <div className={styles.row}>
+      {!isFollowed && <FollowInHand plan={plan} onSaid={setSaid} />}
+      {said && <p role="alert">{said}</p>}
       <PressButton
-        look="primary"
         large
         disabled={plan.legs.length === 0}
         busy={isStarting}

@@ -169,7 +169,11 @@ export const WORDS = {
   copy: 'Copy the text',
   copied: 'Copied.',
   share: 'Share',
-  startRoute: 'Start this route',
+  startRoute: 'Start a new outing on it',
+  follow: (outing: string) => `Follow it in “${outing}”`,
+  followAt: (outing: string, first: string) => `Follow it in “${outing}”: I am at ${first}`,
+  followFromHere: (outing: string) => `Follow it in “${outing}”, from where I am`,
+  goOn: (outing: string) => `Go on following in “${outing}”`,
   onMap: 'On the map picture',
   export: 'Export',
   // Following.

@@ -84,25 +84,33 @@ export function Ways(props: Props) {
         <LineFields solution={solution} choices={choices} onChoose={onChoose} />
       </div>
       {aimed.fault && <p className={styles.warning}>{aimed.fault}</p>}
-      {/* In paces nothing is weighed by sight, speed or climb. */}
-      <details className={styles.more} hidden={isInPaces()}>
-        <summary>{WORDS.weighedBy}</summary>
-        <div className={styles.asks}>
-          <LengthField
-            id="sight"
-            label={WORDS.sightRange}
-            metres={choices.sight}
-            leastMetres={1}
-            mostMetres={5000}
-            onChange={(sight) => onChoose({ sight })}
-          />
-          <ViaField solution={solution} via={via} onVia={(station) => onChoose({ via: station })} />
-          <PaceFields weighed={weighed} climb={choices.climb} onChoose={onChoose} />
-        </div>
-      </details>
+      {!isInPaces() && <WeighedBy {...props} />}
     </Section>
   );
 }
+
+/** What the ways are weighed by: sight, a station on the way, speed and climb. */
+const WeighedBy = ({ solution, choices, onChoose, weighed }: Props) => (
+  <details className={styles.more}>
+    <summary>{WORDS.weighedBy}</summary>
+    <div className={styles.asks}>
+      <LengthField
+        id="sight"
+        label={WORDS.sightRange}
+        metres={choices.sight}
+        leastMetres={1}
+        mostMetres={5000}
+        onChange={(sight) => onChoose({ sight })}
+      />
+      <ViaField
+        solution={solution}
+        via={weighed.via}
+        onVia={(station) => onChoose({ via: station })}
+      />
+      <PaceFields weighed={weighed} climb={choices.climb} onChoose={onChoose} />
+    </div>
+  </details>
+);
 
 interface PaceProps {
   weighed: Weighed;

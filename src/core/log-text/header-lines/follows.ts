@@ -1,6 +1,5 @@
+import { routeId } from '../../entries/kinds/route';
 import type { HeaderLine } from './header-line';
-
-const LONGEST_ID = 100;
 
 /** `follows ROUTE ; NAME`: the route that the outing follows, by its id. */
 export const followsLine: HeaderLine = {
@@ -10,9 +9,7 @@ export const followsLine: HeaderLine = {
   read(cursor, note) {
     const column = cursor.position;
     const route = cursor.rest();
-    if (route === '' || route.length > LONGEST_ID || /\s/.test(route)) {
-      cursor.expected('route-id', undefined, column);
-    }
+    if (!routeId.safeParse(route).success) cursor.expected('route-id', undefined, column);
     return { follows: { route, ...(note !== undefined && { note }) } };
   },
   write: ({ follows }) => (follows ? { text: follows.route, note: follows.note } : null),

@@ -1,11 +1,13 @@
 import { sumCovariance } from '../../errors/covariance';
 import { within95 } from '../../errors/ellipse';
+import type { Entry } from '../../entries/entry';
 import type { Outing } from '../../model/outing';
 import type { Route } from '../../model/route';
 import { shownBearing } from '../../north/norths';
 import { planePointOf } from '../../place/geodesic';
 import { nameKey } from '../../readings/name';
 import type { Position } from '../../readings/position';
+import { walkLog } from '../../survey/log-walk';
 import { positionOfStation } from '../../survey/positions';
 import { northShown, type Solution } from '../../survey/solution';
 import type { Bearing } from '../../units/bearing';
@@ -58,12 +60,37 @@ export function outingOfRoute({ route, positions }: Plan, id: string): Outing | 
   };
 }
 
+/** The route that a log follows now, and the station and the leg from which on. */
+export interface OnRoute {
+  readonly route: string;
+  readonly station: number;
+  /** The last leg before; 0 for none. */
+  readonly leg: number;
+}
+
+/** What its last `route` line says, else its header; null where it follows none. */
+export function routeFollowed(solution: Solution): OnRoute | null {
+  const { follows } = solution.outing;
+  let found: OnRoute | null = follows ? { route: follows.route, station: 0, leg: 0 } : null;
+  for (const { entry, station, leg } of walkLog(solution)) {
+    if (entry.kind === 'route') found = { route: entry.route, station, leg: leg?.number ?? 0 };
+  }
+  return found;
+}
+
+/** The lines by which an outing in hand follows a route from where one is. */
+export const followLines = ({ id, name }: Route): Entry[] => [
+  { kind: 'route', route: id, ...(name !== '' && { note: name }) },
+];
+
 /** The stations of a log that are points of the route, by the number of the point. */
 function stationsOfPoints(solution: Solution, route: Route): ReadonlyMap<number, number> {
-  const found = new Map<number, number>([[0, 0]]);
+  const on = routeFollowed(solution);
+  const [first, before] = on?.route === route.id ? [on.station, on.leg] : [0, 0];
+  const found = new Map<number, number>([[0, first]]);
   let next = 1;
-  for (const { reading, to } of solution.legs) {
-    if (reading.to === undefined) continue;
+  for (const { number, reading, to } of solution.legs) {
+    if (reading.to === undefined || number <= before) continue;
     const key = nameKey(reading.to);
     const ahead = route.points.findIndex(
       (point, index) => index >= next && nameKey(point.name) === key,
@@ -134,7 +161,10 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   };
 }
 
-/** A route from where one is to the points that are left; the plan it was stays as it is. */
+/**
+ * A route from where one is to the points that are left; the plan it was stays as it is. `reached` is
+ * the point that was reached last, -1 for none.
+ */
 export function replannedFrom(
   { route, positions }: Plan,
   here: Position,

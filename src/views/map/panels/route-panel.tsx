@@ -2,29 +2,24 @@ import { Form, Input } from 'antd';
 import { useState } from 'react';
 import type { Route } from '@/core/model/route';
 import type { Plan } from '@/core/navigation/route/plan';
-import type { PictureTie } from '@/core/place/picture/tie';
-import { roundedPosition } from '@/core/readings/position';
 import { bearingText, lengthText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
-import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
 
 interface Props {
-  tie: PictureTie;
   route: Route | null;
   plan: Plan | null;
-  at: Pixel | null;
-  onAdd: (point: Route['points'][number]) => Promise<string | null>;
+  /** Resolves to why it was not written, or null. */
+  onName: (name: string) => Promise<string | null>;
+  onUndo: () => void;
   onStart: () => void;
 }
 
 /** The route's points are tapped one after another; the leg to the last one is told at once. */
-export function RoutePanel({ tie, route, plan, at, onAdd, onStart }: Props) {
-  const [name, setName] = useState('');
-  const [said, setSaid] = useState<string | null>(null);
+export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
   if (!route) {
     return (
       <>
@@ -35,45 +30,54 @@ export function RoutePanel({ tie, route, plan, at, onAdd, onStart }: Props) {
       </>
     );
   }
-  const position = at && tie.positionOf(at);
-  const plain = name.replace(/[\s;]+/g, ' ').trim() || `Point ${route.points.length}`;
-  const add = async () => {
-    if (!at || !position) return;
-    const withinMetres = Math.max(1, Math.round(2 * tie.finenessMetres(at)));
-    setSaid(await onAdd({ name: plain, position: roundedPosition(position), withinMetres }));
-    // What was typed while it was written is the next name.
-    setName((now) => (now === name ? '' : now));
-  };
-  const last = plan?.legs.at(-1);
+  const leg = plan?.legs.at(-1);
+  const last = route.points.at(-1);
   return (
     <>
       <p className={styles.soft}>{WORDS.routeHow}</p>
+      <p className={styles.big} role="status" data-testid="last-leg">
+        {WORDS.points(route.points.length)}
+        {leg &&
+          ` ${visibleText(leg.to)}: ${
+            leg.set ? `${bearingText(leg.set.degrees)} ${leg.set.north}, ` : ''
+          }${lengthText(leg.metres)}`}
+      </p>
       {last && (
-        <p className={styles.big} data-testid="last-leg">
-          {visibleText(last.to)}:{' '}
-          {last.set && `${bearingText(last.set.degrees)} ${last.set.north}, `}
-          {lengthText(last.metres)}
-        </p>
+        <PointName key={`${route.points.length} ${last.name}`} name={last.name} onName={onName} />
       )}
-      <Form layout="vertical" className={styles.form}>
-        <Form.Item label={WORDS.pointName} htmlFor="map-point">
-          <Input
-            id="map-point"
-            value={name}
-            placeholder={`Point ${route.points.length}`}
-            autoComplete="off"
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={() => void add()}
-          />
-        </Form.Item>
-      </Form>
       <div className={styles.row}>
-        <PressButton look="primary" large disabled={!position} onClick={() => void add()}>
-          {WORDS.addToRoute}
+        <PressButton look="primary" large href={viewUrl('route', route.id)}>
+          {WORDS.openRoute}
         </PressButton>
-        <PressButton href={viewUrl('route', route.id)}>{WORDS.openRoute}</PressButton>
+        <PressButton large disabled={!last} onClick={onUndo}>
+          {WORDS.undoPoint}
+        </PressButton>
       </div>
-      <p role="status">{said}</p>
     </>
+  );
+}
+
+/** The name of the point that was tapped last; kept when one leaves the field, or presses Enter. */
+function PointName({ name: before, onName }: { name: string } & Pick<Props, 'onName'>) {
+  const [name, setName] = useState(before);
+  const [said, setSaid] = useState<string | null>(null);
+  const keep = async () => {
+    const plain = name.replace(/[\s;]+/g, ' ').trim();
+    if (plain !== '' && plain !== before) setSaid(await onName(plain));
+  };
+  return (
+    <Form layout="vertical" className={styles.form}>
+      <Form.Item label={WORDS.pointName} htmlFor="map-point" help={said}>
+        <Input
+          id="map-point"
+          value={name}
+          autoComplete="off"
+          onChange={(event) => setName(event.target.value)}
+          onFocus={(event) => event.target.select()}
+          onBlur={() => void keep()}
+          onPressEnter={() => void keep()}
+        />
+      </Form.Item>
+    </Form>
   );
 }

@@ -83,6 +83,20 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
     line: ({ kind, what }) => `landmark${part(kind)} ;${part(what)}`,
   },
   {
+    key: 'halt',
+    title: 'A halt',
+    help: 'Nobody walks: times, speeds and the light left leave it out.',
+    fields: [
+      { key: 'minutes', label: 'How many minutes', numeric: true },
+      { key: 'from', label: 'Or from when, as in 11:20' },
+      { key: 'until', label: 'until when' },
+      { key: 'what', label: 'Note' },
+    ],
+    line: ({ minutes, from, until, what }) =>
+      `halt${from?.trim() ? `${part(from)}-${until?.trim() ?? ''}` : `${part(minutes)}min`}` +
+      (what?.trim() ? ` ;${part(what)}` : ''),
+  },
+  {
     key: 'expect',
     title: 'Expected direction of the next leg',
     help:

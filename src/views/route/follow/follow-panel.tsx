@@ -1,7 +1,7 @@
 import '@/core/survey/adjusted/provided';
 import { useState } from 'react';
 import type { Followed } from '@/core/navigation/route/follow';
-import { replannedFrom } from '@/core/navigation/route/follow';
+import { followLines, replannedFrom } from '@/core/navigation/route/follow';
 import { fixHere } from '@/core/navigation/fix/fix-here';
 import { wayFromFix } from '@/core/navigation/fix/way-from';
 import { shownBearing } from '@/core/north/norths';
@@ -50,7 +50,9 @@ export function FollowPanel({ plan, followed, solution, log }: Props) {
     if (!here) return;
     const route = replannedFrom(plan, here, reached, crypto.randomUUID());
     await routeLogs.add(browserDatabase(), route, new Date());
-    void leaveFor(viewUrl('route', route.id));
+    const failed = outcomeMessage(await log.run(addEntries(followLines(route))));
+    if (failed !== null) return setSaid(failed);
+    void leaveFor(viewUrl('route', route.id, { outing: solution.outing.id }));
   });
   return (
     <section aria-label={WORDS.following} data-testid="following">
