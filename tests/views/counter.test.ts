@@ -1,14 +1,9 @@
+import { usualSpeed } from '@/core/navigation/ways/walk-time';
 import { describe, expect, it } from 'vitest';
 import { contextAtEnd } from '@/core/log-text/interpret';
 import { writeEntry } from '@/core/entries/entry';
 import { replayCount, NO_COUNT, type Count, type CountLine } from '@/store/count';
-import {
-  entriesOf,
-  lineOf,
-  metresOf,
-  metresSoFar,
-  usualSpeed,
-} from '@/views/counter/count/leg-of-count';
+import { entriesOf, lineOf, metresOf, metresSoFar } from '@/views/counter/count/leg-of-count';
 import { goalsOf, progressOf, sinceMark, signalBetween } from '@/views/counter/count/progress';
 import { solvedLog } from '../support/outings';
 

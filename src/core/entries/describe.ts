@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { backBearing, nearestCompassPoint, signedDifference } from '../units/angle';
 import type { CompassPoint } from '../units/angle';
 import type { North } from '../units/bearing';
@@ -48,6 +49,24 @@ export function distanceWords(reading: DistanceReading): string {
     return `${minutes} at ${speedText(reading.kilometresPerHour)}`;
   }
   return writeDistance(reading).replace(/([a-z]+)$/, ' $1');
+}
+
+/**
+ * What was walked on a leg with obstacles boxed on it: what was counted on its line, and along them.
+ * Where the two are in other units, what was counted on the line alone.
+ */
+export function boxedWords(distance: DistanceReading, alongs: readonly DistanceReading[]): string {
+  const isOneUnit = alongs.every(({ unit }) => unit === distance.unit);
+  if (alongs.length === 0 || !isOneUnit || distance.unit === 'minutes') {
+    return distanceWords(distance);
+  }
+  const along = sum(alongs, ({ value }) => value);
+  const whole = distanceWords({ ...distance, value: distance.value + along });
+  const isCounted = distance.unit === 'paces' || distance.unit === 'steps';
+  const part = isCounted
+    ? `${along.toLocaleString('en')} of them`
+    : distanceWords({ ...distance, value: along });
+  return `${whole}, ${part} round ${alongs.length === 1 ? 'it' : 'obstacles'}`;
 }
 
 export const bearingWords = (reading: BearingReading): string =>

@@ -54,8 +54,24 @@ function useStored(id: string): StoredState {
 }
 
 /** An area that is open: its document, its outings, and all that follows from them. */
+/** The correction of a log of the area, while it is the last thing that was done here. */
+export interface CorrectionHere {
+  readonly words: string;
+  /** Number of the newest change of the area when it was made: a later one comes first. */
+  readonly at: number;
+  /** False once it was undone: then *Redo* does it again. */
+  readonly isDone: boolean;
+  /** Undoes it, or does it again; resolves to why that failed, or null. */
+  readonly step: (kind: 'undo' | 'redo') => Promise<string | null>;
+}
+
 export interface OpenArea {
   readonly state: AreaState;
+  /** What *Undo* takes back before the area's own changes; null for nothing. */
+  readonly correction: CorrectionHere | null;
+  readonly setCorrection: (correction: CorrectionHere | null) => void;
+  /** Undo and redo of the page; resolves to why that failed, or null. */
+  readonly step: (kind: 'undo' | 'redo') => Promise<string | null>;
   readonly area: Area;
   readonly outings: readonly Outing[];
   /** Outings of the area that are not on this device, or can't be solved. */
@@ -121,6 +137,27 @@ function useParts(
   return { parts: small ?? (isFresh ? found.parts : null), round, stop };
 }
 
+/** The correction of a log that was made here last, and the steps of the page with it. */
+function correctionsOf(
+  made: CorrectionHere | null,
+  setCorrection: (correction: CorrectionHere | null) => void,
+  number: number,
+  actions: DocumentActions<Area>,
+) {
+  const correction = made && made.at === number ? made : null;
+  /** The last thing that was done on the page comes first, whether in the area or in a log of it. */
+  const step = async (kind: 'undo' | 'redo'): Promise<string | null> => {
+    if (!correction || correction.isDone !== (kind === 'undo')) {
+      await actions[kind]();
+      return null;
+    }
+    const failed = await correction.step(kind);
+    if (failed === null) setCorrection({ ...correction, isDone: kind === 'redo' });
+    return failed;
+  };
+  return { correction, setCorrection, step };
+}
+
 /** The area of an id. */
 export function useArea(id: string): AreaOpening {
   const stored = useStored(id);
@@ -136,6 +173,7 @@ export function useArea(id: string): AreaOpening {
   );
   const waits = models === null && needs.some((each) => each !== 'none');
   const [fault, setFault] = useState<StoreFault | null>(null);
+  const [made, setCorrection] = useState<CorrectionHere | null>(null);
   const actions = useMemo(() => documentActions(areaLogs, browserDatabase, id, setFault), [id]);
   const solutions = useMemo(() => {
     if (waits) return null;
@@ -159,8 +197,10 @@ export function useArea(id: string): AreaOpening {
   if (!area || !solutions) return { status: 'loading' };
   if (!answer) return { status: 'adjusting', round, stop };
   const absent = area.outings.filter((each) => !answer.found.ids.includes(each));
+  const corrections = correctionsOf(made, setCorrection, stored.area.number, actions);
   const open = {
     state: stored.area,
+    ...corrections,
     area,
     outings: stored.outings,
     absent,

@@ -14,6 +14,8 @@ interface Props {
   bearing: string;
   solution: Solution;
   line: (texts: LegTexts) => string;
+  /** What was counted, with what of it was round obstacles; null where none was boxed. */
+  boxed: string | null;
   /** Resolves to what went wrong, or null when the leg is logged. */
   onLog: (texts: LegTexts) => Promise<string | null>;
   onClose: () => void;
@@ -22,7 +24,7 @@ interface Props {
 const FIELDS = ['bearing', 'station', 'note'] as const;
 
 /** At the end of a leg: what is still missing, how it is read, and one tap that logs it. */
-export function ArrivedDialog({ bearing, solution, line, onLog, onClose }: Props) {
+export function ArrivedDialog({ bearing, solution, line, boxed, onLog, onClose }: Props) {
   const [texts, setTexts] = useState<LegTexts>({ bearing, station: '', note: '' });
   const [refused, setRefused] = useState<string | null>(null);
   const found = interpretLine(line(texts), solution);
@@ -62,7 +64,7 @@ export function ArrivedDialog({ bearing, solution, line, onLog, onClose }: Props
         <button type="submit" hidden />
       </Form>
       <p aria-live="polite" className={styles.reading}>
-        {refused ?? readingWords(found, texts.bearing)}
+        {refused ?? [boxed, readingWords(found, texts.bearing)].filter(Boolean).join(': ')}
       </p>
     </Modal>
   );

@@ -14,6 +14,7 @@ import { Clock } from './clock';
 import { CounterOptions } from './counter-options';
 import styles from './counter.module.css';
 import { Following } from './following';
+import { NotInSight } from './not-in-sight';
 import { OnTheWay } from './on-the-way';
 import { ThingsSeen } from './things-seen';
 import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
@@ -53,6 +54,7 @@ export function CounterPage(props: CounterProps) {
     >
       <Following counter={counter} count={count} />
       <OnTheWay solution={solution} counter={counter} count={count} />
+      <NotInSight solution={solution} counter={counter} count={count} />
       {on && (
         <RouteAhead
           solution={solution}
@@ -97,6 +99,7 @@ function CounterDialog({ solution, counter, dialog, onClose }: DialogProps) {
       <ArrivedDialog
         bearing={counter.bearing}
         line={counter.line}
+        boxed={counter.boxed}
         solution={solution}
         onLog={async (texts) => {
           const failed = await counter.log(texts);

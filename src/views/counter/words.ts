@@ -75,6 +75,8 @@ export const WORDS = {
   pause: 'Pause',
   goOn: 'Go on',
   speed: 'Your speed',
+  notInSight: 'I can’t see it',
+  notInSightAbout: (place: string) => `Logs what you counted, and leads to a search for ${place}.`,
   arrived: 'Arrived: log it',
   log: 'Log it',
   restart: 'Start again at 0',

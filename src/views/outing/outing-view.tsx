@@ -10,7 +10,7 @@ import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from './dialogs/dialog';
 import { OutingDialogs } from './dialogs/dialogs';
-import { useKeypad } from './entry/use-keypad';
+import { useKeypad, type Correcting } from './entry/use-keypad';
 import { useKeypadOpen } from './entry/use-keypad-open';
 import { LogSection } from './log/log-section';
 import { useRows } from './log/use-rows';
@@ -69,14 +69,31 @@ const useKeyActions = (
   );
 
 /** The keypad while it is open, and the leg that it or the entry line would log. */
-function usePreview({ editing, found, saveLine }: OutingViewState, solution: Solution) {
+function usePreview(view: OutingViewState, solution: Solution) {
+  const { editing, found, saveLine, saveEntry, setSelected, place } = view;
   const [isOpen, setKeypad] = useKeypadOpen();
-  const keypad = useKeypad(solution, saveLine);
+  const seen = editing?.how === 'replace' && editing.seen.kind === 'leg' ? editing.seen : null;
+  const correcting = useMemo<Correcting | null>(
+    () =>
+      seen && {
+        leg: seen,
+        place,
+        save: async (leg) => {
+          // What was refused is said below the keys, as it is for the line.
+          if (await saveEntry(leg)) setSelected(null);
+          return null;
+        },
+      },
+    [seen, place, saveEntry, setSelected],
+  );
+  const keypad = useKeypad(solution, saveLine, correcting);
   const typed = found.kind === 'entry' ? found.preview : null;
   const preview = editing ? null : isOpen ? keypad.preview : typed;
   // The first leg tells what a log without a pace is worked in: also while it is typed.
   workIn(preview?.unit ?? solution.places.frame.unit);
-  return { keypad: isOpen ? keypad : null, setKeypad, preview };
+  // Where another kind of line is corrected, it is typed.
+  const isKeyed = isOpen && (editing === null || seen !== null);
+  return { keypad: isKeyed ? keypad : null, setKeypad, preview };
 }
 
 /** Log on the left, sketch on the right, the way home across the foot. */

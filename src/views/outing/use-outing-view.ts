@@ -165,7 +165,7 @@ function useEntryText(
     },
     [now, clear, put],
   );
-  const correction = { editing, setEditing, reason, setReason };
+  const correction = { editing, setEditing, reason, setReason, place };
   return { input, text, now, type, begin, found, settled, clear, finish, ...correction };
 }
 

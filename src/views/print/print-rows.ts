@@ -1,5 +1,7 @@
-import { distanceWords, slopeWords } from '@/core/entries/describe';
+import { boxedWords, slopeWords } from '@/core/entries/describe';
 import { attachesTo, isRemark, type Entry, type Leg } from '@/core/entries/entry';
+import type { DistanceReading } from '@/core/readings/distance';
+import { alongsOf } from '@/core/survey/leg-boxes';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { walkLog } from '@/core/survey/log-walk';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
@@ -27,10 +29,12 @@ const isNoteOfLeg = (entry: Entry) => attachesTo(entry) === 'leg' || entry.kind 
 /** The log as it is printed. */
 export function printRows(solution: Solution): PrintRow[] {
   const rows: PrintRow[] = [];
+  const alongs = alongsOf(solution);
   for (const { entry, leg } of walkLog(solution)) {
     const before = rows.at(-1);
     if (isElsewhere(entry)) continue;
-    if (entry.kind === 'leg' && leg) rows.push(legRow(solution, leg, entry));
+    if (entry.kind === 'leg' && leg)
+      rows.push(legRow(solution, leg, entry, alongs.get(leg.entry) ?? []));
     else if (isNoteOfLeg(entry) && before && 'notes' in before) {
       before.notes.push(visibleText(entryWithNote(entry)));
     } else rows.push({ words: visibleText(entryWithNote(entry)) });
@@ -38,7 +42,12 @@ export function printRows(solution: Solution): PrintRow[] {
   return rows;
 }
 
-function legRow(solution: Solution, leg: SolvedLeg, reading: Leg): LegRow {
+function legRow(
+  solution: Solution,
+  leg: SolvedLeg,
+  reading: Leg,
+  alongs: readonly DistanceReading[],
+): LegRow {
   const bearing = bearingDegrees(reading.bearing);
   const { north } = reading.bearing;
   const letter = north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`;
@@ -49,7 +58,7 @@ function legRow(solution: Solution, leg: SolvedLeg, reading: Leg): LegRow {
       visibleText(stationName(solution, leg.from)),
       bearingText(bearing) + letter,
       bearingText(backBearing(bearing)) + letter,
-      distanceWords(reading.distance),
+      boxedWords(reading.distance, alongs),
       lengthFigure(leg.metres),
     ],
     notes: [visibleText(notes.filter(Boolean).join(', '))].filter(Boolean),

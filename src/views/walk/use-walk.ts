@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { addEntry, type Command } from '@/core/edit/command';
+import { countedAfterwards, uncountedArrival } from '@/core/edit/counted-afterwards';
+import { way } from '@/core/navigation/ways/way';
 import { writeEntry, type Entry, type Leg } from '@/core/entries/entry';
 import { shownBearing } from '@/core/north/norths';
 import { homeMeans, type HomeMeans } from '@/core/survey/home-means';
@@ -66,6 +68,28 @@ function useLines(run: (command: Command) => Promise<Outcome>, means: HomeMeans,
   return { status, setStatus, save, logLeg };
 }
 
+/** The count of a way whose end was said before: the leg takes the place of that line. */
+function useAfterwards(
+  solution: Solution,
+  run: (command: Command) => Promise<Outcome>,
+  unit: Unit,
+  { setStatus }: Pick<ReturnType<typeof useLines>, 'setStatus'>,
+  wanted: () => number | null,
+) {
+  const uncounted = uncountedArrival(solution);
+  const [logAfterwards] = useOnce(async () => {
+    const value = wanted();
+    if (!uncounted || value === null) return;
+    const { bearing } = way(solution, uncounted.from, solution.current);
+    const to = stationName(solution, solution.current);
+    const set = shownBearing(bearing, northShown(solution));
+    const leg = legBy(homeMeans(solution.end), unit, set, value, to);
+    const failed = outcomeMessage(await run(countedAfterwards(uncounted, leg)));
+    setStatus(failed ?? WORDS.logged(writeEntry(leg, 'magnetic').trim()));
+  });
+  return { uncounted, logAfterwards };
+}
+
 /** The walk home by the chosen way: the bearing to follow, and what is logged on it. */
 export function useWalk(
   solution: Solution,
@@ -109,6 +133,7 @@ export function useWalk(
       address.change({ via: left.length > 0 ? left.join(',') : null, met: null });
     }
   });
+  const afterwards = useAfterwards(solution, run, unit, lines, wanted);
   /** Logs the stretch as it was told, where someone walked it all and does not see its end. */
   const [logAsTold] = useOnce(async (): Promise<boolean> => {
     const value = count.trim() === '' ? told(stage.distanceMetres, unit, means) : wanted();
@@ -116,7 +141,8 @@ export function useWalk(
     setCount('');
     return true;
   });
-  return { stage, follow, unit, means, count, setCount, ...lines, logStretch, logAsTold };
+  const logs = { logStretch, logAsTold, ...afterwards };
+  return { stage, follow, unit, means, count, setCount, ...lines, ...logs };
 }
 
 export type Walk = ReturnType<typeof useWalk>;

@@ -54,6 +54,7 @@ export function WalkPage({ solution, run }: Props) {
           />
         </>
       )}
+      {walk.uncounted && <Afterwards solution={solution} walk={walk} from={walk.uncounted.from} />}
       <p role="status">{walk.status}</p>
       {searching && <Search solution={solution} walk={walk} address={address} />}
       <p className={styles.caution}>{WORDS.caution}</p>
@@ -66,6 +67,33 @@ export function WalkPage({ solution, run }: Props) {
         />
       )}
     </ViewPage>
+  );
+}
+
+/** The count of a way that was walked to its end before anyone said how far it was. */
+function Afterwards({ solution, walk, from }: { solution: Solution; walk: Walk; from: number }) {
+  const { unit, count, setCount, logAfterwards } = walk;
+  const [start, end] = [from, solution.current].map((each) => stationName(solution, each));
+  return (
+    <form
+      data-testid="afterwards"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void logAfterwards();
+      }}
+    >
+      <label htmlFor="afterwards">{WORDS.afterwards(unit, start!, end!)}</label>
+      <Input
+        id="afterwards"
+        value={count}
+        onChange={(event) => setCount(event.target.value)}
+        inputMode="decimal"
+        autoComplete="off"
+      />
+      <Button type="primary" htmlType="submit" disabled={count.trim() === ''}>
+        {WORDS.log}
+      </Button>
+    </form>
   );
 }
 

@@ -33,7 +33,9 @@ export const WORDS = {
   there: 'I am there',
   search: 'I can’t see it',
   theLine: 'the line',
-  uncounted: 'Noted. Without a count the log does not close: type one first, if you have it.',
+  uncounted: 'Noted. Without a count the log does not close: type it below, if you have one.',
+  afterwards: (unit: string, from: string, to: string) =>
+    `How many ${unit} was it from ${from} to ${to}? Then the log closes.`,
   logged: (line: string) => `Logged: ${line}. The way home is updated.`,
   arrived: (place: string) => `You are at ${place}.`,
   closed: (metres: Metres, share: string) =>

@@ -1,5 +1,6 @@
 import { sum } from 'd3-array';
 import { timesOf, walkedStretches } from '../../survey/leg-times';
+import { homeMeans } from '../../survey/home-means';
 import type { Solution } from '../../survey/solution';
 import type { Metres } from '../../units/units';
 
@@ -17,6 +18,15 @@ export const walkMinutes = (
   climbMetres: Metres = 0,
 ): number =>
   60 * (metres / 1000 / kilometresPerHour + Math.max(0, climbMetres) / CLIMB_METRES_AN_HOUR);
+
+const tenths = (value: number) => Math.round(value * 10) / 10;
+
+/**
+ * The speed of a leg by the clock until a person says another, in km/h to a tenth: that of the walk
+ * home or of the last such leg, their own by the times noted, or the usual one.
+ */
+export const usualSpeed = (solution: Solution): number =>
+  tenths(homeMeans(solution.end).kilometresPerHour ?? ownSpeed(solution) ?? NAISMITH_KMH);
 
 /** Times nearer than this tell no speed. */
 const LEAST_MINUTES = 5;

@@ -6,7 +6,7 @@ import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import type { Suspect } from '@/core/survey/blunder/suspects';
 import { visibleText } from '@/core/units/visible';
-import { OutingSession, type Outcome } from '@/store/outing-session';
+import { OutingSession } from '@/store/outing-session';
 import { PressButton } from '@/ui/controls/press-button';
 import { browserDatabase } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
@@ -22,12 +22,6 @@ import { WORDS } from '../words';
 const MOST_SHOWN = 3;
 const LEAST_SHOWN = 0.01;
 
-/** A correction that was made here. */
-interface Corrected {
-  readonly outing: string;
-  readonly words: string;
-}
-
 interface Props {
   open: OpenArea;
   survey: Survey;
@@ -36,17 +30,12 @@ interface Props {
 
 /** The reading that disagrees: what it may have been, and its correction, in ink. */
 export function Suspects({ open, survey, suspects }: Props) {
-  const [corrected, setCorrected] = useState<Corrected | null>(null);
   const [message, setMessage] = useState<string | null>(null);
+  const { correction, setCorrection, state } = open;
   const { found } = open.answer;
   const shown = suspects
     .slice(0, MOST_SHOWN)
     .filter(({ probability }, index) => index === 0 || probability >= LEAST_SHOWN);
-  const finish = (outcome: Outcome, done: Corrected | null) => {
-    const wrong = outcomeMessage(outcome);
-    setMessage(wrong);
-    if (wrong === null) setCorrected(done);
-  };
   const correct = async ({ source, instead, message: says }: Suspect) => {
     const { solution } = survey.party.members[source.outing]!;
     const seen = solution.outing.entries[source.entry];
@@ -56,18 +45,20 @@ export function Suspects({ open, survey, suspects }: Props) {
     const command = correctEntry(source.entry, seen, instead.suggested, strike);
     const session = new OutingSession(browserDatabase(), outing);
     const words = WORDS.corrected(source.leg ?? 0, visibleText(nameOf(found, source.outing)));
-    finish(await session.run(command, await loadEarthModels()), { outing, words });
+    const failed = outcomeMessage(await session.run(command, await loadEarthModels()));
+    setMessage(failed);
+    const step = async (kind: 'undo' | 'redo') =>
+      outcomeMessage(await new OutingSession(browserDatabase(), outing)[kind]());
+    if (failed === null) setCorrection({ words, at: state.number, isDone: true, step });
   };
-  const takeBack = async ({ outing }: Corrected) =>
-    finish(await new OutingSession(browserDatabase(), outing).undo(), null);
-  if (suspects.length === 0 && !corrected && !message) return null;
+  if (suspects.length === 0 && !correction?.isDone && !message) return null;
   return (
     <Section id="area-suspects" title={WORDS.disagrees}>
       {message && <p role="alert">{message}</p>}
-      {corrected && (
+      {correction?.isDone && (
         <p role="status">
-          {corrected.words}{' '}
-          <PressButton look="plain" onClick={() => void takeBack(corrected)}>
+          {correction.words}{' '}
+          <PressButton look="plain" onClick={() => void open.step('undo').then(setMessage)}>
             {WORDS.undoIt}
           </PressButton>
         </p>

@@ -31,7 +31,7 @@ const saveAs = (name: string, ending: string, mediaType: string, text: string) =
 
 /** What is done with the area as a whole: undo, print, export, delete. */
 export function AreaTools({ open }: { open: OpenArea }) {
-  const { area, state, answer, actions } = open;
+  const { area, state, answer, actions, correction } = open;
   const [fault, setFault] = useState<string | null>(null);
   const exportAs = (format: AreaFormat) => {
     if (!answer.joined.ok) return;
@@ -55,14 +55,14 @@ export function AreaTools({ open }: { open: OpenArea }) {
         <ToolButton
           icon={UndoOutlined}
           label={WORDS.undo}
-          disabled={state.undoable.length === 0}
-          onClick={() => void actions.undo()}
+          disabled={state.undoable.length === 0 && !correction?.isDone}
+          onClick={() => void open.step('undo').then(setFault)}
         />
         <ToolButton
           icon={RedoOutlined}
           label={WORDS.redo}
-          disabled={state.redoable.length === 0}
-          onClick={() => void actions.redo()}
+          disabled={state.redoable.length === 0 && (correction?.isDone ?? true)}
+          onClick={() => void open.step('redo').then(setFault)}
         />
         <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
         {answer.joined.ok &&

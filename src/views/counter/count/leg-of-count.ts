@@ -1,11 +1,10 @@
+import { boxedWords } from '@/core/entries/describe';
 import type { Entry, Leg } from '@/core/entries/entry';
 import type { Fault } from '@/core/faults/fault';
 import { contextAtEnd } from '@/core/log-text/interpret';
 import { readLine } from '@/core/log-text/read-line';
-import { NAISMITH_KMH, ownSpeed } from '@/core/navigation/ways/walk-time';
 import type { DistanceReading } from '@/core/readings/distance';
 import { writeGround } from '@/core/readings/ground';
-import { homeMeans } from '@/core/survey/home-means';
 import { paceOn } from '@/core/survey/log-state';
 import type { Solution } from '@/core/survey/solution';
 import { fail, ok, type Result } from '@/core/units/result';
@@ -25,10 +24,6 @@ export interface CountingBy {
 const tenths = (value: number) => Math.round(value * 10) / 10;
 const METRES_PER_KILOMETRE_MINUTE = 1000 / 60;
 const MINUTE_MS = 60_000;
-
-/** The speed of a leg by the clock until a person says another: their own, or the usual one. */
-export const usualSpeed = (solution: Solution): number =>
-  tenths(homeMeans(solution.end).kilometresPerHour ?? ownSpeed(solution) ?? NAISMITH_KMH);
 
 /** Metres of a tally, along the ground; null where paces were counted and none is known. */
 export function metresOf(
@@ -110,6 +105,16 @@ function distanceText(solution: Solution, count: Count, by: CountingBy, now: num
   return plainDecimal(reading.value) + letters[reading.unit as keyof typeof letters];
 }
 
+/** What was counted, with what of it was round obstacles; null where none was boxed. */
+export function boxedOf(solution: Solution, count: Count, { counting }: CountingBy): string | null {
+  if (counting === 'minutes' || !hasLine(count)) return null;
+  const boxes = wholeBoxes(count);
+  const reading = (tally: Tally) => readingOf(solution, tally, count.ground, counting);
+  const [onLine, ...alongs] = [onTheLine(count), ...boxes.map(({ along }) => along)].map(reading);
+  const known = alongs.filter((along) => along !== null);
+  return onLine && known.length > 0 ? boxedWords(onLine, known) : null;
+}
+
 /** What a person adds to a count to make a leg of it. */
 export interface LegTexts {
   readonly bearing: string;
@@ -159,14 +164,15 @@ export function entriesOf(
   const boxes = isTimed || !hasLine(count) ? [] : wholeBoxes(count);
   const features = count.seen.map((feature): Entry => {
     const { what, thing, side, sideMetres = 0 } = feature;
+    const about = { ...(side && { side }), ...(thing && { thing }), what };
+    // In paces alone a length in metres would be refused; so would one of no length be in either.
+    if (!isTimed && solution.end.unit !== 'metre') {
+      const along = { unit: 'paces', value: tenths(feature.paces) } as const;
+      const aside = { unit: 'paces', value: sideMetres } as const;
+      return { kind: 'at', along, ...(side && { aside }), ...about };
+    }
     const metres = metresAt(solution, feature, count.ground, by) ?? 0;
-    return {
-      kind: 'at',
-      metres: tenths(metres),
-      ...(side ? { side, sideMetres } : {}),
-      ...(thing ? { thing } : {}),
-      what,
-    };
+    return { kind: 'at', metres: tenths(metres), ...(side && { sideMetres }), ...about };
   });
   const boxEntries = boxes.flatMap((box): Entry[] => {
     const [out, along] = [box.out, box.along].map((tally) =>

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { addEntries, type Command } from '@/core/edit/command';
 import { faultMessage } from '@/core/faults/messages';
+import { usualSpeed } from '@/core/navigation/ways/walk-time';
 import type { Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
 import { isEmpty, openBox, type Count, type CountLine } from '@/store/count';
@@ -12,10 +13,10 @@ import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { useOnce } from '@/views/shared/data/use-once';
 import { beep, buzz } from './feedback';
 import {
+  boxedOf,
   entriesOf,
   lineOf,
   metresSoFar,
-  usualSpeed,
   type Counting,
   type CountingBy,
   type LegTexts,
@@ -105,7 +106,8 @@ function useLogging(
       const failed = outcomeMessage(await run(addEntries(made.value)));
       if (failed !== null) return { failed };
       await write({ kind: 'end' });
-      return { line };
+      const boxed = boxedOf(solution, count, by);
+      return { line: boxed === null ? line : `${line} (${boxed})` };
     });
   /** Takes the leg that was logged last out of the log, and goes on with its count. */
   const takeBack = async (): Promise<string | null> => {
@@ -199,6 +201,7 @@ export function useCounter(props: CounterProps) {
     write,
     follow,
     line,
+    boxed: boxedOf(solution, count, by),
     log: logged,
     arrive,
     isLogging,

@@ -18,6 +18,7 @@ const UNIT_WORDS: Readonly<Record<Unit, string>> = {
   m: 'metres',
   ft: 'feet',
   lk: 'links',
+  min: 'minutes',
 };
 
 /** How the bearing is given: by keys, by a dial to turn, by the phone's compass. */
@@ -29,6 +30,8 @@ interface Props {
   pad: KeypadState;
   /** What was said of the last line. */
   status: string;
+  /** Which leg is corrected, in words; null for a new one. */
+  editing: string | null;
   onClose: () => void;
 }
 
@@ -53,13 +56,14 @@ function useDigitKeys({ press, erase, log }: KeypadState, onClose: () => void) {
 }
 
 /** A leg with one gloved thumb: three digits, the count, Log; then the next one. */
-export function Keypad({ solution, pad, status, onClose }: Props) {
+export function Keypad({ solution, pad, status, editing, onClose }: Props) {
   const [input, setInput] = useState<Input>('keys');
   const { draft, words, isWrong, leg } = pad;
   const isBearing = draft.part === 'bearing';
   useDigitKeys(pad, onClose);
   return (
     <section className={styles.keypad} aria-label={WORDS.keypad} data-keypad>
+      {editing && <p className={styles.editing}>{editing}</p>}
       <Parts pad={pad} />
       {isBearing ? (
         <Inputs input={input} onInput={setInput} onClose={onClose} />
@@ -106,7 +110,7 @@ export function Keypad({ solution, pad, status, onClose }: Props) {
         disabled={!leg || pad.isLogging}
         onClick={() => void pad.log()}
       >
-        {WORDS.keypadLog}
+        {editing ? WORDS.saveThis : WORDS.keypadLog}
       </button>
     </section>
   );

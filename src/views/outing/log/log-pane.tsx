@@ -2,7 +2,13 @@
 import { visibleText } from '@/core/units/visible';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useRef, type KeyboardEvent, type RefObject } from 'react';
-import { backBearingWords, distanceWords, NORTH_WORDS, slopeWords } from '@/core/entries/describe';
+import {
+  backBearingWords,
+  boxedWords,
+  distanceWords,
+  NORTH_WORDS,
+  slopeWords,
+} from '@/core/entries/describe';
 import type { Entry, Leg } from '@/core/entries/entry';
 import { alongOf } from '@/core/entries/kinds/at';
 import { bearingDegrees } from '@/core/readings/bearing';
@@ -204,7 +210,7 @@ interface RowProps {
 }
 
 const Row = memo(function Row({ row, selected, place, count, onSelect }: RowProps) {
-  const { entry, index, leg, metres, remarks } = row;
+  const { entry, index, leg, metres, alongs, remarks } = row;
   return (
     <div
       id={`line-${index}`}
@@ -219,7 +225,7 @@ const Row = memo(function Row({ row, selected, place, count, onSelect }: RowProp
       onKeyDown={undefined}
     >
       {entry.kind === 'leg' ? (
-        <LegCells leg={entry} number={leg} metres={metres ?? 0} />
+        <LegCells leg={entry} number={leg} metres={metres ?? 0} alongs={alongs} />
       ) : (
         <LineCells entry={entry} />
       )}
@@ -232,9 +238,15 @@ const Row = memo(function Row({ row, selected, place, count, onSelect }: RowProp
   );
 });
 
-function LegCells({ leg, number, metres }: { leg: Leg; number: number; metres: Metres }) {
+interface CellProps extends Pick<LogRow, 'alongs'> {
+  leg: Leg;
+  number: number;
+  metres: Metres;
+}
+
+function LegCells({ leg, number, metres, alongs }: CellProps) {
   const { north } = leg.bearing;
-  const [count, unit] = splitCount(distanceWords(leg.distance));
+  const [count, unit] = splitCount(boxedWords(leg.distance, alongs));
   const small = [backBearingWords(leg), leg.ground, slopeWords(leg), leg.time].filter(Boolean);
   return (
     <span className={styles.cells}>

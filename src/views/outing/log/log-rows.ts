@@ -1,7 +1,9 @@
 import type { Warning } from '@/core/checks/check';
 import { isRemark, type Entry } from '@/core/entries/entry';
+import { alongsOf } from '@/core/survey/leg-boxes';
 import { walkLog } from '@/core/survey/log-walk';
 import type { Solution } from '@/core/survey/solution';
+import type { DistanceReading } from '@/core/readings/distance';
 import type { Metres } from '@/core/units/units';
 import { lineWords, WORDS } from '../words';
 
@@ -18,6 +20,8 @@ export interface LogRow {
   /** The leg's number; 0 for other lines. */
   readonly leg: number;
   readonly metres: Metres | null;
+  /** What was walked along the obstacles that were boxed on the leg. */
+  readonly alongs: readonly DistanceReading[];
   readonly remarks: readonly Remark[];
 }
 
@@ -37,6 +41,8 @@ function remarksOf(solution: Solution, warnings: readonly Warning[]): Map<number
   return remarks;
 }
 
+const NO_BOXES: readonly DistanceReading[] = [];
+
 /** The rows of the pane; struck lines and acceptances are folded away unless they are wanted. */
 export function logRows(
   solution: Solution,
@@ -44,6 +50,7 @@ export function logRows(
   withFolded: boolean,
 ): LogRow[] {
   const remarks = remarksOf(solution, warnings);
+  const alongs = alongsOf(solution);
   return Array.from(walkLog(solution), ({ entry, index, leg }): LogRow => {
     const isLeg = entry.kind === 'leg';
     return {
@@ -51,6 +58,7 @@ export function logRows(
       index,
       leg: isLeg && leg ? leg.number : 0,
       metres: isLeg && leg ? leg.metres : null,
+      alongs: (isLeg && alongs.get(index)) || NO_BOXES,
       remarks: remarks.get(index) ?? [],
     };
   }).filter(({ entry }) => withFolded || !isRemark(entry));

@@ -127,14 +127,17 @@ export function LogSection(props: Props) {
 
 /** Where lines are written: the entry line, or the keypad in its place. */
 function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }: Props) {
-  const { editing } = view;
-  if (keypad && !editing) {
+  const { editing, selected } = view;
+  const words = editing && editingWords(editing.how, leg?.number ?? 0);
+  // The tools of a selected line and the keys together leave no room for the log.
+  if (keypad && (editing || selected === null)) {
     return (
       <Keypad
         solution={solution}
         pad={keypad}
         status={view.status}
-        onClose={() => onKeypad(false)}
+        editing={words}
+        onClose={() => (editing ? view.clear() : onKeypad(false))}
       />
     );
   }
@@ -142,7 +145,7 @@ function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }
     <EntryLine
       counter={viewUrl('counter', solution.outing.id)}
       view={view}
-      editing={editing && editingWords(editing.how, leg?.number ?? 0)}
+      editing={words}
       onDialog={setDialog}
       onKeypad={() => onKeypad(true)}
       canUndo={canUndo}

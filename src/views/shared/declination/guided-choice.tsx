@@ -36,19 +36,35 @@ function useQuestions(draft: DeclinationDraft, onDraft: (draft: DeclinationDraft
   const [step, setStep] = useState(0);
   const questions = questionsFor(answers);
   const answer = (key: QuestionKey, value: string) => {
-    // A changed answer makes the later ones void.
-    const order = questions.map((asked) => asked.key);
-    const earlier = order.slice(0, order.indexOf(key)).map((each) => [each, answers[each]]);
-    const next: Answers = { ...Object.fromEntries(earlier), [key]: value };
+    // The others stay: who goes back to one question has not changed their mind on the next.
+    const next: Answers = { ...answers, [key]: value };
     setAnswers(next);
-    onDraft(settledDraft(draft, next));
+    // What is not asked any more does not count.
+    const asked = questionsFor(next).map((each) => [each.key, next[each.key]]);
+    onDraft(settledDraft(draft, Object.fromEntries(asked) as Answers));
   };
   return { answers, answer, step, setStep, question: questions[step] };
 }
 
-/** Why one can't go on yet. */
 const MISSING_ANSWER = 'Choose an answer.';
-const MISSING_ANGLE = 'Fill in what the answer needs.';
+
+/** What one can't go on without, and because of which answer. */
+function missingWords(
+  { source, grid, correction }: DeclinationDraft,
+  wrong: Partial<Record<DraftField, string>>,
+  isPlaced: boolean,
+): string | null {
+  if (wrong.angle !== undefined) return 'Still needed: the declination that you were told.';
+  if (wrong.margin !== undefined) return 'Still needed: what the map’s margin prints.';
+  if (isPlaced) return null;
+  if (source === 'model') {
+    return 'Still needed: the position of the start, to compute the declination there.';
+  }
+  return grid === 'model' && correction !== 'none'
+    ? 'Still needed: the position of the start, since you measure from the map’s grid lines: how ' +
+        'far they are from true north depends on the place.'
+    : null;
+}
 
 /** A few questions in plain words that end in the right setting. */
 export function GuidedChoice(props: Props) {
@@ -58,24 +74,24 @@ export function GuidedChoice(props: Props) {
   const { wrong } = readDraft(draft, outing);
   const outlook = useDraftOutlook(outing, header, draft.read);
   const placed = !needsPosition(draft) || Boolean(place.position);
-  const angleReady = Object.keys(wrong).length === 0 && placed;
   const answered = question !== undefined && answers[question.key] !== undefined;
-  const ready = answered && (question.key !== 'angle' || angleReady);
+  const missing = answered ? missingWords(draft, wrong, placed) : MISSING_ANSWER;
+  const ready = answered && (question.key !== 'angle' || missing === null);
   return (
     <Modal
       open
       title="Declination: help me choose"
       onCancel={onClose}
       footer={[
+        question && !ready && (
+          <span key="why" className={styles.why}>
+            {missing}
+          </span>
+        ),
         step > 0 && (
           <Button key="back" onClick={() => setStep(step - 1)}>
             Back
           </Button>
-        ),
-        question && !ready && (
-          <span key="why" className={styles.why}>
-            {answered ? MISSING_ANGLE : MISSING_ANSWER}
-          </span>
         ),
         question ? (
           <Button key="next" type="primary" disabled={!ready} onClick={() => setStep(step + 1)}>
