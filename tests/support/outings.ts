@@ -166,6 +166,17 @@ const remark = fc.oneof(
   }),
   fc.record({ kind: fc.constant('expect' as const), wind, note: optional(note) }),
   fc.record({
+    kind: fc.constant('halt' as const),
+    minutes: fc.double({ min: 0.01, max: 1440, noNaN: true }),
+    note: optional(note),
+  }),
+  fc.record({ kind: fc.constant('halt' as const), from: time, until: time, note: optional(note) }),
+  fc.record({
+    kind: fc.constant('route' as const),
+    route: fc.constantFrom('r-1', 'a1b2'),
+    note: optional(note),
+  }),
+  fc.record({
     kind: fc.constant('right' as const),
     code: fc.constantFrom('leg-short', 'angle-old'),
     note: optional(note),

@@ -19,6 +19,7 @@ describe('the small forms', () => {
     passed: { side: 'left', what: 'boulders' },
     landmark: { kind: 'tree', what: 'two birches' },
     expect: { direction: 'NE' },
+    halt: { from: '11:20', until: '11:45', what: 'lunch' },
     from: { station: 'A' },
   };
   const DESCRIBED: Readonly<Record<string, string>> = {
@@ -30,6 +31,7 @@ describe('the small forms', () => {
     passed: 'Passed on the left, mark ahead kept: boulders',
     landmark: 'The start is marked by: two birches',
     expect: 'The next leg should go roughly NE',
+    halt: 'Halt from 11:20 to 11:45',
     from: 'The next leg leaves from A',
   };
 

@@ -87,7 +87,9 @@ function repairsOf(
   entries: EntryRegistry,
 ): Repair[] {
   const readings = suggestedReadings(fault);
-  if (readings.length === 0 || text.length > LONGEST_SUGGESTION) return [];
+  // A figure that ends where another begins would become one with it.
+  const isGlued = /^[a-z\d]/i.test(text.slice(end)) && end > start;
+  if (readings.length === 0 || text.length > LONGEST_SUGGESTION || isGlued) return [];
   return readings
     .map((reading) => ({ reading, line: text.slice(0, start) + reading + text.slice(end) }))
     .filter(({ line }) => !(refusalOf(line, context, entries) instanceof Refusal));

@@ -73,8 +73,9 @@ function useAfterwards(
   solution: Solution,
   run: (command: Command) => Promise<Outcome>,
   unit: Unit,
-  { setStatus }: Pick<ReturnType<typeof useLines>, 'setStatus'>,
+  setStatus: (words: string) => void,
   wanted: () => number | null,
+  setCount: (text: string) => void,
 ) {
   const uncounted = uncountedArrival(solution);
   const [logAfterwards] = useOnce(async () => {
@@ -86,6 +87,7 @@ function useAfterwards(
     const leg = legBy(homeMeans(solution.end), unit, set, value, to);
     const failed = outcomeMessage(await run(countedAfterwards(uncounted, leg)));
     setStatus(failed ?? WORDS.logged(writeEntry(leg, 'magnetic').trim()));
+    if (failed === null) setCount('');
   });
   return { uncounted, logAfterwards };
 }
@@ -133,7 +135,7 @@ export function useWalk(
       address.change({ via: left.length > 0 ? left.join(',') : null, met: null });
     }
   });
-  const afterwards = useAfterwards(solution, run, unit, lines, wanted);
+  const afterwards = useAfterwards(solution, run, unit, lines.setStatus, wanted, setCount);
   /** Logs the stretch as it was told, where someone walked it all and does not see its end. */
   const [logAsTold] = useOnce(async (): Promise<boolean> => {
     const value = count.trim() === '' ? told(stage.distanceMetres, unit, means) : wanted();

@@ -73,7 +73,9 @@ describe('the kinds of line', () => {
       'see: station',
       'box: leg',
       'passed: leg',
+      'halt: station',
       'remark: station',
+      'route: station',
       'right: line',
       'struck: line',
     ]);

@@ -1,12 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { followRoute, outingOfRoute, replannedFrom } from '@/core/navigation/route/follow';
+import {
+  followLines,
+  followRoute,
+  outingOfRoute,
+  replannedFrom,
+  routeFollowed,
+} from '@/core/navigation/route/follow';
 import { planOf } from '@/core/navigation/route/plan';
 import { readLines } from '@/core/log-text/read-log';
 import { writeLog } from '@/core/log-text/write-log';
 import type { Outing } from '@/core/model/outing';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { planePointOf } from '@/core/place/geodesic';
+import { positionOfStation } from '@/core/survey/positions';
+import { stationName } from '@/core/survey/solution';
 import { solve } from '@/core/survey/solve';
+import { solvedLog } from '../../support/outings';
 import { lengthOf } from '@/core/units/plane';
 import { planned, ROUTE_TEXT } from '../../support/route/demo-route';
 
@@ -109,5 +118,39 @@ describe('an outing that follows a route', () => {
     if (!solved.ok) throw new Error('it can be solved');
     const nowhere = followRoute(solved.value, plan);
     expect([nowhere.way, nowhere.here, nowhere.next?.to]).toEqual([null, null, 'Gauge 1']);
+  });
+
+  it('goes on within the outing in hand, from where one is; its start stays home', () => {
+    const begun = solvedLog(
+      'start Hut at 54.21 -63.49\ndeclination 19 W\npace 65 per 100 m\n220 300m\n300 200m > Rock',
+    );
+    const here = positionOfStation(begun.solution.places, 2)!;
+    const route = replannedFrom(plan, here, -1, 'new');
+    expect(route.points.map(({ name }) => name)).toEqual([
+      'Here',
+      ...plan.route.points.map(({ name }) => name),
+    ]);
+    const entries = [...begun.outing.entries, ...followLines(route)];
+    expect(writeLog({ ...begun.outing, entries })).toMatch(
+      /\nroute new ; Gauges over the plateau\n$/,
+    );
+    const toRoute = planOf(route, earthModels);
+    if (!toRoute.ok) throw new Error(JSON.stringify(toRoute.fault));
+    const on = (...more: Outing['entries']) => {
+      const solved = solve({ ...begun.outing, entries: [...entries, ...more] }, earthModels);
+      if (!solved.ok) throw new Error(JSON.stringify(solved.fault));
+      return { solution: solved.value, ...followRoute(solved.value, toRoute.value) };
+    };
+    const start = on();
+    expect(routeFollowed(start.solution)).toEqual({ route: 'new', station: 2, leg: 2 });
+    expect([start.reached, start.next?.to]).toEqual([0, 'Dock']);
+    expect(start.way!.distanceMetres).toBeCloseTo(toRoute.value.legs[0]!.metres, 6);
+    expect(stationName(start.solution, 0)).toBe('Hut');
+    // Legs count from the line on: a place of that name before it is no point of the route.
+    const leg = readLines('220 10m > Dock', 'o');
+    const there = leg.ok ? on(...leg.value.outing.entries) : expect.fail();
+    expect([there.reached, there.next?.to]).toEqual([1, 'Gauge 1']);
+    // Another plan counts from the start of the outing, as ever.
+    expect(followRoute(start.solution, plan).reached).toBe(0);
   });
 });

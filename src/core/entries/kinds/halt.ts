@@ -3,6 +3,7 @@ import { openObject, optionalNote } from '../../readings/shape';
 import { clockTime } from '../../readings/time';
 import { ABOVE_ZERO } from '../../units/ranges';
 import { MINUTES_PER_DAY, minutesOfDay } from '../../units/clock';
+import { plainDecimal } from '../../units/units';
 import { plural } from '../describe';
 import { entryKind } from '../entry-kind';
 import type { LineCursor } from '../line-cursor';
@@ -39,7 +40,7 @@ export const haltKind = entryKind(schema)({
     return { entry, columns: { whole: column } };
   },
   write: ({ minutes, from, until }) =>
-    from === undefined ? `halt ${minutes}min` : `halt ${from}-${until}`,
+    from === undefined ? `halt ${plainDecimal(minutes ?? 0)}min` : `halt ${from}-${until}`,
   describe: (halt) =>
     halt.from === undefined
       ? `Halt of ${plural(haltMinutes(halt), 'minute', 'minutes')}`
@@ -49,7 +50,8 @@ export const haltKind = entryKind(schema)({
   apply: () => null,
 });
 
-const CLOCK_AHEAD = /@|\d{1,2}[:.]\d{2}|\d{4}(?=\s*(?:-|–|to\b))/iy;
+/** A time of day with another to come; minutes may have decimals, too. */
+const CLOCK_AHEAD = /@|\d{1,2}[:.h]?\d{2}\s*(?:[ap]\.?m\.?)?\s*(?:-|–|to\b|until\b)|\d{1,2}:\d/iy;
 const TO = /\s*(?:-|–|to(?![a-z])|until(?![a-z]))\s*@?\s*/iy;
 
 /** `11:20-11:45`, `@11:20 to 11:45`; null where no time of day stands. */

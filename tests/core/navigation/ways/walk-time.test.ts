@@ -79,6 +79,29 @@ describe('the clock of an outing', () => {
     expect(speed(text)).toBeCloseTo(3, 9);
   });
 
+  it('ends at a halt: its minutes are no walking, however it is written', () => {
+    const walk = '000 1km @10:00\n090 1km\n';
+    // A kilometre in the 20 minutes that the halt leaves of 45.
+    expect(speed(`${walk}halt 25min\n180 1km @10:45`)).toBeCloseTo(6, 9);
+    // By its times: a kilometre until 10:20, another from 10:35 on.
+    const between = timesOf(solvedLog(`${walk}halt 10:20-10:35\n180 1km @10:45`).solution);
+    expect(between.stretches.map(({ minutes, metres }) => [minutes, metres])).toEqual([
+      [20, 1000],
+      [10, 1000],
+    ]);
+    expect(speed('000 1km @10:00\n090 1km @10:20\nhalt 30 min\nhalt 10min\n0 1km @11:20'))
+      // Both halts of the hour: 20 minutes are left.
+      .toBeCloseTo(3, 9);
+    // Over midnight; and the light is planned from the end of the halt.
+    const late = timesOf(solvedLog('000 1km @23:50\nhalt 23:50-00:20\n090 1km @00:40').solution);
+    expect(late.stretches.at(-1)).toMatchObject({ minutes: 20, metres: 1000 });
+    expect(late.lastMinutes).toBe(24 * 60 + 40);
+    expect(timesOf(solvedLog('000 1km @10:00\nhalt 10min').solution).lastMinutes).toBe(610);
+    expect(timesOf(solvedLog('000 1km @10:00\nhalt 09:50-10:20').solution).slips).toHaveLength(1);
+    // Longer than the time between two times: nothing was walked in none.
+    expect(speed('000 1km @10:00\nhalt 60min\n090 1km @10:20')).toBeNull();
+  });
+
   it('counts the way to a station that a `from` names', () => {
     const { solution } = solvedLog('000 1km @10:00 > A\n000 1km > B\nfrom A\n090 1km @11:00');
     expect(timesOf(solution).stretches[0]).toMatchObject({ metres: 3000, minutes: 60 });
