@@ -57,7 +57,7 @@ describe('axe finds nothing, by day, dark and night,', () => {
       await visitor.choose(tab);
       expect(await findingsInThemes(visitor), tab).toEqual([]);
     }
-    await visitor.pick('Start this route');
+    await visitor.pick('Start a new outing on it');
     await visitor.reads('[data-testid=following]', /Next: Gauge 2/);
     expect(await findingsInThemes(visitor), 'following').toEqual([]);
     await visitor.goto('map', undefined, { route: 'demo-plateau' });

@@ -45,6 +45,12 @@ describe('an area', () => {
     await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
     await visitor.click('Undo it');
     await visitor.reads('[data-testid=suspects]', /180° off/);
+    await visitor.click('Redo');
+    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    // Undo of the page takes back what was done last: the correction, not the places before it.
+    await visitor.click('Undo');
+    await visitor.reads('[data-testid=suspects]', /180° off/);
+    expect(await visitor.text('main')).not.toMatch(/share no station/);
     await visitor.click('Correct in the log');
     await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
 

@@ -73,7 +73,7 @@ describe('the guided choice', () => {
     await visitor.choose('It is printed on the map, with a year');
     await visitor.fill('#guide-margin', '19.1');
     await visitor.reads('.ant-modal', /Did you mean 19\.1 E or 19\.1 W\?/);
-    await visitor.reads('.ant-modal', /Fill in what the answer needs\./);
+    await visitor.reads('.ant-modal', /Still needed: what the map’s margin prints\./);
     await visitor.fill('#guide-margin', '19.1 W, 2024, 0 E a year');
     await next(visitor);
     await use(visitor, /^Compass adjusted for 19\.1° W\. Bearings and way home are true/);

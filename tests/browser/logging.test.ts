@@ -223,10 +223,10 @@ describe('logging', () => {
     await visitor.reads('#pane-log', /No line of this log holds “larch”\./);
   });
 
-  it('a distance in paces asks for the pace, and the settings take it', async () => {
+  it('paces beside metres ask for the pace, and the settings take it', async () => {
     const { visitor } = shared;
     const { page } = visitor;
-    await visitor.open([]);
+    await visitor.open(['000 10m']);
     await visitor.type('220 65p');
     await visitor.interprets(/needs the length of a pace first/);
     await visitor.click('Settings');
@@ -244,8 +244,8 @@ describe('logging', () => {
     await visitor.interprets(/65 paces, 100 m/);
     await page.focus(LINE);
     await page.keyboard.press('Enter');
-    // 220 magnetic is 200.9 true: home is north, at 040 magnetic.
-    await visitor.home('040°', /Walk 100 m: 65 paces, north,/);
+    // By hand: 64.3 m east and 66.6 m north of there, 044 magnetic and 025 true.
+    await visitor.home('044°', /Walk 93 m: 60 paces, north-east,/);
   });
 
   it('the model gives the declination at the start, loaded when asked for', async () => {

@@ -49,7 +49,9 @@ export const WORDS = {
   tolerance: 'How far the legs may be from a recorded line, in metres',
   cantRead: (name: string) => `${name} can’t be read. Nothing of it was taken.`,
   moreFaults: (count: number) => `and ${count} more`,
+  waits: (name: string) => `${name} is not read yet:`,
   contents: (name: string) => `${name} contains:`,
+  contentsOfAll: 'Together they contain:',
   writing: 'Importing…',
   moreOutings: (count: number) => `and ${outingsWords(count)} more`,
   importAll: (outings: number, profiles: number) =>

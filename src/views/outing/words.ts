@@ -51,7 +51,7 @@ export const WORDS = {
   columns: { number: 'no.', bearing: 'bearing', count: 'count', note: 'note' },
   emptyLog: 'Nothing logged yet.',
   emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',
-  paceAsk: 'Your paces in 100 m',
+  paceAsk: 'Paces in 100 m',
   paceUse: 'Use this pace',
   entryLabel: 'Next line of the log',
   entryHint: '220 65p > Gauge 1 ; burnt snag',

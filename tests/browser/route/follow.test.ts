@@ -9,7 +9,7 @@ async function setOut(): Promise<Visitor> {
   await visitor.workerInstalled();
   await visitor.pick('Open the demo route');
   await visitor.reads('main', /Gauge 2.*Esker top.*Gauge 3/s);
-  await visitor.pick('Start this route');
+  await visitor.pick('Start a new outing on it');
   await visitor.reads('[data-testid=following]', /Next: Gauge 2/);
   return visitor;
 }
@@ -79,10 +79,21 @@ describe('following a route', () => {
     await visitor.reads('[data-testid=following]', /You are at the end of the route/);
 
     await visitor.goto('route', 'demo-plateau');
-    await visitor.pick('Start this route');
+    await visitor.pick('Start a new outing on it');
     await visitor.reads('[data-testid=following]', /Next: Gauge 2/);
+    await visitor.pick('I am at Gauge 2');
+    await visitor.reads('[data-testid=following]', /Next: Esker top/);
     await visitor.pick('Plan again from here');
+    // The outing in hand goes on with the new plan; home is where it was.
     await visitor.reads('main', /Start: Here/);
+    await visitor.reads('[data-testid=following]', /Next: Esker top/);
+    const again = new URL(page.url()).searchParams;
+    await visitor.goto('route', again.get('id')!);
+    await visitor.choose('Go on following in “Gauges over the plateau”');
+    await visitor.reads('[data-testid=following]', /Next: Esker top/);
+    await visitor.goto('outing', again.get('outing')!);
+    await visitor.reads('[data-testid=home-sentence]', /to Dock/);
+    await visitor.reads('#pane-log', /From here on the route “Gauges over the plateau”/);
     await visitor.leave();
   });
 });

@@ -91,16 +91,21 @@ describe('a picture of a map', () => {
     await visitor.reads('main', /“The gorge” is kept/);
 
     await visitor.choose('Route');
-    await visitor.pick('Start a route here');
-    for (const [name, pixel] of [
-      ['South', { x: 900, y: 1050 }],
-      ['North', { x: 900, y: 700 }],
-    ] as const) {
-      await tapPixel(visitor, pixel);
-      await visitor.fill('#map-point', name);
-      await visitor.pick('Add to the route');
-    }
-    await visitor.reads('[data-testid=last-leg]', /North: 0?\d+° magnetic, \d{3} m/);
+    // Each tap adds a point; the first begins the route, and undo takes the last one back.
+    const points = '[data-testid=last-leg]';
+    await tapPixel(visitor, { x: 900, y: 1050 });
+    await visitor.reads(points, /^1 point\./);
+    await visitor.fill('#map-point', 'South');
+    await visitor.page.keyboard.press('Enter');
+    await tapPixel(visitor, { x: 500, y: 800 });
+    await visitor.reads(points, /^2 points\. Point 2: /);
+    await visitor.pick('Undo');
+    await visitor.reads(points, /^1 point\./);
+    await tapPixel(visitor, { x: 900, y: 700 });
+    await visitor.reads(points, /^2 points\. Point 2: 0?\d+° magnetic, \d{3} m/);
+    await visitor.fill('#map-point', 'North');
+    await visitor.page.keyboard.press('Enter');
+    await visitor.reads(points, /North: 0?\d+° magnetic, \d{3} m/);
     await visitor.choose('Open the route');
     await visitor.reads('main', /Start: South/);
     await visitor.choose('1. To North');

@@ -158,7 +158,7 @@ describe('a route', () => {
     expect(shown).toMatch(/By hand/);
     expect(shown).toMatch(/spring, on your right/);
     expect(shown).toMatch(/If you meet the fen pool/);
-    expect(shown).not.toMatch(/Start this route/);
+    expect(shown).not.toMatch(/Start a new outing on it/);
 
     const file = join(folder, 'elsewhere.gpx');
     writeFileSync(

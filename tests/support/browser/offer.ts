@@ -37,3 +37,16 @@ export async function offerFiles({ page }: Visitor, field: string, paths: readon
 
 export const offerFile = (visitor: Visitor, field: string, path: string) =>
   offerFiles(visitor, field, [path]);
+
+/** Drops files of text on the page, wherever one happens to be. */
+export const dropFiles = async (
+  { page }: Visitor,
+  files: readonly { readonly name: string; readonly text: string }[],
+): Promise<void> => {
+  await page.evaluate((dropped) => {
+    const data = new DataTransfer();
+    for (const { name, text } of dropped) data.items.add(new File([text], name));
+    const about = { dataTransfer: data, bubbles: true, cancelable: true };
+    document.body.dispatchEvent(new DragEvent('drop', about));
+  }, files);
+};

@@ -13,13 +13,17 @@ function whereWords({ line, column, path }: FileFault): string {
 interface Props {
   name: string;
   faults: readonly FileFault[];
+  /** True for a table: it waits for a choice above, and is no failure yet. */
+  waits: boolean;
 }
 
 /** Why a file can't be read, and where. */
-export function Faults({ name, faults }: Props) {
+export function Faults({ name, faults, waits }: Props) {
   return (
-    <div role="alert">
-      <p className={styles.warning}>{WORDS.cantRead(name)}</p>
+    <div role={waits ? 'status' : 'alert'}>
+      <p className={waits ? undefined : styles.warning}>
+        {waits ? WORDS.waits(name) : WORDS.cantRead(name)}
+      </p>
       <ul className={styles.faults}>
         {faults.slice(0, MOST_SHOWN).map((fault, index) => (
           <li key={index}>

@@ -2,6 +2,7 @@ import { Button, Progress } from 'antd';
 import { useState } from 'react';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { NumberField } from '@/views/shared/fields/number-field';
+import type { OfferedTable } from '@/workers/files-protocol';
 import { Columns } from './columns';
 import { Faults } from './faults';
 import styles from '../files.module.css';
@@ -38,24 +39,10 @@ export function OfferedPreview({ offered, onImported, onCancel }: Props) {
   if (read.kind !== 'read')
     return <NotRead words={ENDED_WORDS[read.kind](name)} onCancel={onCancel} />;
   const { summary, unread, tables } = read;
-  const change = (file: number, more: Partial<TableChoices>) => {
-    const before = choices.tables.get(file) ?? AS_RECOGNISED;
-    setChoices({ ...choices, tables: new Map(choices.tables).set(file, { ...before, ...more }) });
-  };
   return (
     <div className={styles.preview} data-testid="preview" aria-busy={share !== null}>
       {share !== null && <Reading share={share} />}
-      {tables.map(({ file, name: of, table }) => (
-        <Columns
-          key={file}
-          id={`table-${file}`}
-          name={offered.files.length > 1 ? of : null}
-          table={table}
-          unit={choices.tables.get(file)?.distanceUnit ?? null}
-          onMapping={(mapping) => change(file, { mapping })}
-          onUnit={(distanceUnit) => change(file, { distanceUnit })}
-        />
-      ))}
+      <Tables offered={offered} tables={tables} choices={choices} onChoices={setChoices} />
       {summary.thinned && (
         <NumberField
           id="tolerance"
@@ -67,11 +54,17 @@ export function OfferedPreview({ offered, onImported, onCancel }: Props) {
         />
       )}
       {unread.map((each) => (
-        <Faults key={each.file} name={each.name} faults={each.faults} />
+        <Faults
+          key={each.file}
+          name={each.name}
+          faults={each.faults}
+          waits={tables.some(({ file }) => file === each.file)}
+        />
       ))}
       {unread.length < offered.files.length ? (
         <Preview
           name={name}
+          isOne={offered.files.length === 1}
           summary={summary}
           isCurrent={share === null}
           importer={importer}
@@ -83,6 +76,32 @@ export function OfferedPreview({ offered, onImported, onCancel }: Props) {
       )}
     </div>
   );
+}
+
+interface TablesProps {
+  offered: Offered;
+  tables: readonly OfferedTable[];
+  choices: ReadingChoices;
+  onChoices: (choices: ReadingChoices) => void;
+}
+
+/** What the columns of each table mean. */
+function Tables({ offered, tables, choices, onChoices }: TablesProps) {
+  const change = (file: number, more: Partial<TableChoices>) => {
+    const before = choices.tables.get(file) ?? AS_RECOGNISED;
+    onChoices({ ...choices, tables: new Map(choices.tables).set(file, { ...before, ...more }) });
+  };
+  return tables.map(({ file, name: of, table }) => (
+    <Columns
+      key={file}
+      id={`table-${file}`}
+      name={offered.files.length > 1 ? of : null}
+      table={table}
+      unit={choices.tables.get(file)?.distanceUnit ?? null}
+      onMapping={(mapping) => change(file, { mapping })}
+      onUnit={(distanceUnit) => change(file, { distanceUnit })}
+    />
+  ));
 }
 
 /** How far the reading is, and a way out. */

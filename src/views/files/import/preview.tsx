@@ -14,6 +14,7 @@ const MOST_MESSAGES = 12;
 
 interface Props {
   name: string;
+  isOne: boolean;
   summary: FileSummary;
   /** False while the file is being read anew: what is shown can't be imported. */
   isCurrent: boolean;
@@ -23,14 +24,15 @@ interface Props {
 }
 
 /** What would be imported, and what is there already. Nothing is written before that is chosen. */
-export function Preview({ name, summary, isCurrent, importer, onImported, onCancel }: Props) {
+export function Preview(props: Props) {
+  const { name, isOne, summary, isCurrent, importer, onImported, onCancel } = props;
   const { outings, profiles, areas, routes, knownPlaces, practice, device, messages } = summary;
   const work = useImport(importer, name, summary, onImported);
   const others = profiles + areas + routes + knownPlaces + practice + device;
   const isNothing = work.count === 0 && others === 0;
   return (
     <>
-      <p>{WORDS.contents(name)}</p>
+      <p>{isOne ? WORDS.contents(name) : WORDS.contentsOfAll}</p>
       {work.clashes.length > 1 && (
         <Choice
           id="conflict-all"

@@ -57,7 +57,7 @@ export function LogPane(props: Props) {
         <span>{WORDS.columns.number}</span>
         <span>{bearingSign() || WORDS.columns.bearing}</span>
         <span>{WORDS.columns.count}</span>
-        <span className={styles.metres}>{lengthUnit().name}</span>
+        <span className={styles.metres}>{isInPaces() ? '' : lengthUnit().name}</span>
         <span>{WORDS.columns.note}</span>
       </div>
       {props.rows.length === 0 ? (
