@@ -27,6 +27,12 @@ export function keepLastHome(outing: string, home: LastHome): void {
 /** The outing that was looked at last; null where there is none. */
 export const lastOuting = (): string | null => keptChoice(LAST_OUTING_KEY);
 
+/** At home there is no way home: the outing stays the one that was looked at last. */
+export function keepAtHome(outing: string): void {
+  keepCopy(LAST_HOME_KEY + outing, null, 'device');
+  keepCopy(LAST_OUTING_KEY, outing, 'device');
+}
+
 /** Forgets the way home of an outing that is deleted. */
 export function forgetLastHome(outing: string): void {
   keepCopy(LAST_HOME_KEY + outing, null, 'device');

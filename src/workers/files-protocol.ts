@@ -1,5 +1,5 @@
 import type { Entry } from '../core/entries/entry';
-import type { FileContents, UnreadFile } from '../formats/import/read-file';
+import type { FileContents, UnreadFile } from '../formats/import/file-contents';
 import type { CsvMapping } from '../formats/import/table-heads';
 import type { CsvTable } from '../formats/import/read-csv';
 import type { ConflictChoice, ImportCandidate, ImportResult } from '../store/import';

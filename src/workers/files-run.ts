@@ -8,13 +8,8 @@ import { recordCount } from '../core/practice/record';
 import { fail } from '../core/units/result';
 import { fileFault } from '../formats/format';
 import { mergedContents, type NamedContents } from '../formats/import/merged';
-import {
-  readFile,
-  readText,
-  type FileContents,
-  type ReadChoices,
-  type ReadResult,
-} from '../formats/import/read-file';
+import type { FileContents, ReadResult } from '../formats/import/file-contents';
+import { readFile, readText, type ReadChoices } from '../formats/import/read-file';
 import type { CairnDatabase } from '../store/database';
 import { importCandidates, importOutings, type ImportCandidate } from '../store/import';
 import { isSameButId, Recognition } from '../store/recognised';

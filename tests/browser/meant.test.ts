@@ -18,7 +18,7 @@ describe('what a person means, at a desk', () => {
     await visitor.reads(line(0), /220°.*65 paces/);
     await visitor.home('040°', /Walk 65 paces, north-east, to Start/);
     await visitor.log('350 130p > Gauge 1');
-    await visitor.reads('[data-testid=home-sentence]', /Walk 119 paces, south-east, to Start/);
+    await visitor.reads('[data-testid=home-sentence]', /Walk 101 paces, south-east, to Start/);
     await visitor.reads('[data-testid=scale-bar]', /^\d+ paces$/);
     expect(await visitor.text('main')).not.toMatch(/\d m\b/);
     // A length in metres asks for the pace, and stays typed.
@@ -34,17 +34,17 @@ describe('what a person means, at a desk', () => {
     await visitor.reads('[data-testid=home-sentence]', /Walk \d+ m: \d+ paces/);
     // Also afterwards: without the pace again, and with one at the end of the log.
     await visitor.press('Undo');
-    await visitor.reads('[data-testid=home-sentence]', /Walk 185 m: 119 paces/);
+    await visitor.reads('[data-testid=home-sentence]', /Walk 155 m: 101 paces/);
     await visitor.press('Undo');
-    await visitor.reads('[data-testid=home-sentence]', /Walk 119 paces/);
+    await visitor.reads('[data-testid=home-sentence]', /Walk 101 paces/);
     await visitor.log('pace 65 per 100 m');
-    await visitor.reads('[data-testid=home-sentence]', /Walk 185 m: 119 paces/);
+    await visitor.reads('[data-testid=home-sentence]', /Walk 155 m: 101 paces/);
   });
 
   it('what needs metres says so, on Home now and on Way home', async () => {
     const { visitor } = shared;
     const id = await visitor.open(['start Dock', '220 65p', '350 130p'], 'home-now');
-    await visitor.reads('main', /119 paces/);
+    await visitor.reads('main', /101 paces/);
     await visitor.reads('[data-testid=light]', /In paces alone there is no time of arrival/);
     await visitor.goto('way-home', id);
     await visitor.reads('[data-testid=recommended]', /^In paces alone there is no time of arrival/);
@@ -128,7 +128,7 @@ describe('what a person means, at a desk', () => {
 
   it('a choice of declination says what it still needs, and keeps what was answered', async () => {
     const { visitor } = shared;
-    const dialog = '[role=dialog]';
+    const dialog = '.ant-modal';
     await visitor.open(['220 65m']);
     await visitor.click('Settings');
     await visitor.choose('Help me choose');
@@ -186,6 +186,8 @@ describe('what a person means, in the hand', () => {
     for (const digit of ['3', '0', '0', '6']) await visitor.pick(digit, '[data-keypad]');
     await visitor.reads('[data-testid=keypad-reading]', /6 minutes at 5 km\/h, 500 m/);
     await visitor.pick('Log it', '[data-keypad]');
+    await visitor.reads('[data-testid=keypad-reading]', /Saved: 300 6min@5kmh/);
+    await page.goBack();
     await visitor.reads('#pane-log', /300°6 minutes/s);
   });
 

@@ -9,13 +9,8 @@ import { positionOfStation } from '@/core/survey/positions';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { solve } from '@/core/survey/solve';
 import { FORMATS } from '@/formats';
-import {
-  readFile,
-  readText,
-  type FileContents,
-  type ReadChoices,
-  type UnreadFile,
-} from '@/formats/import/read-file';
+import type { FileContents, UnreadFile } from '@/formats/import/file-contents';
+import { readFile, readText, type ReadChoices } from '@/formats/import/read-file';
 
 export const EXPORTED_AT = '2026-08-14T09:40:00.000Z';
 

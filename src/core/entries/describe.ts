@@ -52,7 +52,7 @@ export function distanceWords(reading: DistanceReading): string {
 }
 
 /**
- * What was walked on a leg with obstacles boxed on it: what was counted on its line, and along them.
+ * What was walked on a leg with obstacles boxed on it: on its line, and along them.
  * Where the two are in other units, what was counted on the line alone.
  */
 export function boxedWords(distance: DistanceReading, alongs: readonly DistanceReading[]): string {

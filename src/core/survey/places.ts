@@ -12,7 +12,7 @@ export interface Frame {
   readonly norths: OutingNorths;
   /** What its lengths are in, and with them all that is told of its places. */
   readonly unit: PlaneUnit;
-  /** Where the plane's origin is on the earth; null where that, true north or a pace isn't known. */
+  /** Where the plane's origin is on the earth; null where that, or north, or a pace isn't known. */
   readonly origin: Position | null;
 }
 

@@ -85,7 +85,7 @@ const KINDS: readonly FileKind[] = [
 
 const LONGEST_LOOKED_AT = 400;
 
-/** What a file is that can't be read here, and what would work; null for none of the known kinds. */
+/** What a file is that can't be read here, and what would work; null for no known kind. */
 export function kindOfFile(name: string, content: Uint8Array | string): string | null {
   const bytes =
     typeof content === 'string'

@@ -1,4 +1,4 @@
-import type { FileContents } from './read-file';
+import type { FileContents } from './file-contents';
 
 /** A file by its name, as it was read. */
 export interface NamedContents {
@@ -6,7 +6,7 @@ export interface NamedContents {
   readonly contents: FileContents;
 }
 
-/** What several files hold together. Practice and a device's own come from the first that has them. */
+/** What several files hold together; practice and a device's own from the first that has them. */
 export function mergedContents(
   files: readonly NamedContents[],
   kind: FileContents['kind'],

@@ -2,7 +2,7 @@ import { fail, ok } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import { WHOLE_LOGBOOK } from '../zip';
 import { mergedContents, type NamedContents } from './merged';
-import type { ReadResult } from './read-file';
+import type { ReadResult } from './file-contents';
 import { isZip, readZip, type ZippedFile } from './read-zip';
 
 const unread = (faults: readonly FileFault[]): ReadResult => fail({ faults });

@@ -4,13 +4,8 @@ import { readLine } from '../../core/log-text/read-line';
 import { locate, readLines } from '../../core/log-text/read-log';
 import { logsIn } from '../../core/log-text/split-logs';
 import { isRouteText, readRouteText } from '../../core/log-text/route/route-text';
-import type { Area } from '../../core/model/area';
 import { deviceRecordSchema, type DeviceRecord } from '../../core/model/device-record';
-import type { KnownPlace } from '../../core/model/known-place';
 import type { Outing } from '../../core/model/outing';
-import type { PaceProfile } from '../../core/model/pace-profile';
-import type { Route } from '../../core/model/route';
-import type { PracticeRecord } from '../../core/practice/record';
 import type { EarthModels } from '../../core/north/earth-models';
 import { needsEarthModels } from '../../core/north/outing-norths';
 import { solve } from '../../core/survey/solve';
@@ -22,10 +17,11 @@ import { jsonFormat } from '../json';
 import { readPracticeRecord } from '../practice/practice-file';
 import { kindOfFile } from './file-kinds';
 import { outingsOfTracks } from './outings-of-tracks';
-import { asksUnit, looksLikeTable, outingsOfTable, readTable, type CsvTable } from './read-csv';
+import { asksUnit, looksLikeTable, outingsOfTable, readTable } from './read-csv';
 import type { CsvMapping } from './table-heads';
 import { readGeoJson } from './read-geojson';
 import { readGpx } from './read-gpx';
+import type { ReadResult, UnreadFile } from './file-contents';
 import { readArchive } from './read-archive';
 import { isZip } from './read-zip';
 import type { Tracks } from './tracks';
@@ -46,34 +42,6 @@ export interface ReadChoices {
   /** The person's own paces, for a table that counts in paces and doesn't say how long they are. */
   readonly paces?: readonly Entry[];
 }
-
-/** What a file holds, before anything of it is stored. */
-export interface FileContents {
-  readonly kind: 'log' | 'logbook' | 'route' | 'table' | 'gpx' | 'geojson' | 'archive';
-  readonly outings: readonly Outing[];
-  readonly profiles: readonly PaceProfile[];
-  readonly areas?: readonly Area[];
-  readonly routes?: readonly Route[];
-  readonly knownPlaces?: readonly KnownPlace[];
-  readonly practice?: PracticeRecord;
-  readonly device?: DeviceRecord;
-  /** Pixels of pictures, by their names in the archive. */
-  readonly pixels?: ReadonlyMap<string, Uint8Array>;
-  /** What was changed and what was left out, as sentences. */
-  readonly messages: readonly string[];
-  /** The table, so that its columns can be given another meaning. */
-  readonly table?: CsvTable;
-  /** True when the tolerance changes the result. */
-  readonly thinned?: boolean;
-}
-
-/** A file that can't be read; a table whose columns aren't known can be shown and mapped. */
-export interface UnreadFile {
-  readonly faults: readonly FileFault[];
-  readonly table?: CsvTable;
-}
-
-export type ReadResult = Result<FileContents, UnreadFile>;
 
 /** A larger file is refused before it is looked at, in bytes; an archive may hold pictures. */
 const LARGEST_FILE = 32_000_000;

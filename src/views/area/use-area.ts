@@ -55,7 +55,7 @@ function useStored(id: string): StoredState {
 
 /** An area that is open: its document, its outings, and all that follows from them. */
 /** The correction of a log of the area, while it is the last thing that was done here. */
-export interface CorrectionHere {
+interface CorrectionHere {
   readonly words: string;
   /** Number of the newest change of the area when it was made: a later one comes first. */
   readonly at: number;
@@ -145,7 +145,7 @@ function correctionsOf(
   actions: DocumentActions<Area>,
 ) {
   const correction = made && made.at === number ? made : null;
-  /** The last thing that was done on the page comes first, whether in the area or in a log of it. */
+  /** The last thing that was done on the page comes first, in the area or in a log of it. */
   const step = async (kind: 'undo' | 'redo'): Promise<string | null> => {
     if (!correction || correction.isDone !== (kind === 'undo')) {
       await actions[kind]();

@@ -1,41 +1,29 @@
 'use client';
-import dynamic from 'next/dynamic';
-import { useEffect, useState } from 'react';
-import { withFurniture } from '@/ui/theme/with-furniture';
-import { offeredFiles, type Offered } from './import/offered-file';
+import { useEffect, useState, type ReactNode } from 'react';
 
-const ImportDialog = dynamic(
-  () => withFurniture(import('./import/import-dialog').then((it) => it.ImportDialog)),
-  { ssr: false },
-);
-
-const filesOf = ({ dataTransfer }: DragEvent): readonly File[] => [...(dataTransfer?.files ?? [])];
-const hasFiles = ({ dataTransfer }: DragEvent) => dataTransfer?.types.includes('Files') === true;
+const filesIn = ({ dataTransfer }: DragEvent) =>
+  dataTransfer?.types.includes('Files') ? [...dataTransfer.files] : null;
 
 /**
  * Files that are dropped on any page are looked at right there. The parts of a page that take files
  * themselves come first. A browser would leave the page for the file.
  */
 export function DropAnywhere() {
-  const [offered, setOffered] = useState<Offered | null>(null);
+  const [dialog, setDialog] = useState<ReactNode>(null);
   useEffect(() => {
-    const over = (event: DragEvent) => {
-      if (hasFiles(event)) event.preventDefault();
-    };
-    const drop = (event: DragEvent) => {
-      if (event.defaultPrevented || !hasFiles(event)) return;
+    const onDrag = (event: DragEvent) => {
+      const files = filesIn(event);
+      if (!files || event.defaultPrevented) return;
       event.preventDefault();
-      const files = filesOf(event);
-      if (files.length > 0) void offeredFiles(files).then(setOffered);
+      if (event.type !== 'drop' || files.length === 0) return;
+      void import('./import/dropped').then(async ({ droppedDialog }) =>
+        setDialog(await droppedDialog(files, () => setDialog(null))),
+      );
     };
-    window.addEventListener('dragover', over);
-    window.addEventListener('drop', drop);
+    for (const type of ['dragover', 'drop'] as const) window.addEventListener(type, onDrag);
     return () => {
-      window.removeEventListener('dragover', over);
-      window.removeEventListener('drop', drop);
+      for (const type of ['dragover', 'drop'] as const) window.removeEventListener(type, onDrag);
     };
   }, []);
-  return (
-    offered && <ImportDialog key={offered.id} offered={offered} onClose={() => setOffered(null)} />
-  );
+  return dialog;
 }

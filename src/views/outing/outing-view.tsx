@@ -1,6 +1,6 @@
 'use client';
 import { visibleText } from '@/core/units/visible';
-import { useEffect, useMemo, useState, type ComponentProps } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Outing } from '@/core/model/outing';
 import type { Solution } from '@/core/survey/solution';
 import { workIn } from '@/core/units/shown';
@@ -71,7 +71,15 @@ const useKeyActions = (
 /** The keypad while it is open, and the leg that it or the entry line would log. */
 function usePreview(view: OutingViewState, solution: Solution) {
   const { editing, found, saveLine, saveEntry, setSelected, place } = view;
-  const [isOpen, setKeypad] = useKeypadOpen();
+  const [isOpen, setOpen] = useKeypadOpen();
+  /** The tools of a selected line and the keys together leave no room for the log. */
+  const setKeypad = useCallback(
+    (open: boolean) => {
+      if (open && !editing) setSelected(null);
+      setOpen(open);
+    },
+    [editing, setSelected, setOpen],
+  );
   const seen = editing?.how === 'replace' && editing.seen.kind === 'leg' ? editing.seen : null;
   const correcting = useMemo<Correcting | null>(
     () =>

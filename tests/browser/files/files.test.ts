@@ -93,7 +93,7 @@ describe.each(SIZES)('files, on a %s', (_name, viewport) => {
     await visitor.pick('GPX');
     await visitor.reads(
       '[data-testid=exported]',
-      /can’t be put on a map: its start has no position\. A log, a table or a sketch needs neither/,
+      /can’t be put on a map: its start has no position\. A log, a table or a sketch needs none/,
     );
     await visitor.pick('Everything (ZIP)');
     await visitor.reads('[data-testid=exported]', /\.zip in your downloads/);
@@ -115,7 +115,7 @@ describe.each(SIZES)('files, on a %s', (_name, viewport) => {
     await offer(visitor, 'walk.log.txt', 'outing From a file\n220 65m\n22O 65m\n');
     await visitor.reads(
       '[data-testid=preview]',
-      /walk\.log\.txt can’t be read\. Nothing was changed\..*line 3/,
+      /walk\.log\.txt can’t be read\. Nothing of it was taken\..*line 3/,
     );
     await offer(visitor, 'walk.log.txt', 'outing From a file\n220 65m\n');
     await visitor.reads('[data-testid=preview]', /From a file.*1 leg · new/);

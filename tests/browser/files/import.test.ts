@@ -54,10 +54,10 @@ describe('files of other programs', () => {
       [0, 3],
       [1, 5],
     ] as const) {
-      await visitor.page.waitForSelector(`#column-${column}`);
-      await visitor.page.focus(`#column-${column}`);
+      await visitor.page.waitForSelector(`#table-0-column-${column}`);
+      await visitor.page.focus(`#table-0-column-${column}`);
       await visitor.page.keyboard.press('Enter');
-      await visitor.page.waitForSelector(`#column-${column}[aria-expanded=true]`);
+      await visitor.page.waitForSelector(`#table-0-column-${column}[aria-expanded=true]`);
       await listIsSeen(visitor);
       for (let i = 0; i < down; i++) await visitor.page.keyboard.press('ArrowDown');
       await visitor.page.keyboard.press('Enter');
@@ -69,7 +69,7 @@ describe('files of other programs', () => {
     const visitor = await onFiles();
     await offer(visitor, 'walk.csv', 'bearing,distance\n220,65\n350,130\n');
     await visitor.reads('[data-testid=preview]', /The distances have no unit\. Choose/);
-    await visitor.page.focus('#distance-unit');
+    await visitor.page.focus('#table-0-unit');
     await visitor.page.keyboard.press('Enter');
     await listIsSeen(visitor);
     await visitor.choose('yards');

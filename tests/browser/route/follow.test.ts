@@ -89,11 +89,31 @@ describe('following a route', () => {
     await visitor.reads('[data-testid=following]', /Next: Esker top/);
     const again = new URL(page.url()).searchParams;
     await visitor.goto('route', again.get('id')!);
-    await visitor.choose('Go on following in “Gauges over the plateau”');
+    await visitor.choose('Go on following in');
     await visitor.reads('[data-testid=following]', /Next: Esker top/);
     await visitor.goto('outing', again.get('outing')!);
     await visitor.reads('[data-testid=home-sentence]', /to Dock/);
-    await visitor.reads('#pane-log', /From here on the route “Gauges over the plateau”/);
+    await visitor.reads('#pane-log', /From here on the route “Gauges from the map”/);
+    await visitor.leave();
+  });
+
+  it('goes on in the outing in hand, whose home stays home', async () => {
+    const visitor = await Visitor.arrive();
+    await visitor.store(['start Hut at 54.2 -63.49', 'declination 19 W', '270 100m']);
+    await visitor.goto('route');
+    await visitor.pick('Open the demo route');
+    await visitor.reads('main', /Start: Dock/);
+    // No outing was looked at yet: there is none to follow it in.
+    expect(await visitor.text('main')).not.toMatch(/Follow it in/);
+    const route = visitor.page.url();
+    await visitor.goto('outing', 'test-1');
+    await visitor.page.waitForSelector('[data-testid=home-sentence]');
+    await visitor.page.goto(route);
+    await visitor.pick('Follow it in “Test”, from where I am');
+    await visitor.reads('[data-testid=following]', /Next: Dock/);
+    await visitor.reads('[data-testid=following]', /Walk \d{3} m/);
+    await visitor.goto('outing', 'test-1');
+    await visitor.reads('[data-testid=home-sentence]', /Walk 100 m, .* to Hut/);
     await visitor.leave();
   });
 });

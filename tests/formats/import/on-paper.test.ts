@@ -38,7 +38,8 @@ describe('a page as it was written', () => {
     ]);
     expect(
       lines(
-        'Soil pits\nNo  Azm (deg)  Paces walked  Reached  Observations\n1  045  120  Pit 1  wet ground\n',
+        'Soil pits\nNo  Azm (deg)  Paces walked  Reached  Observations\n' +
+          '1  045  120  Pit 1  wet ground\n',
       ),
     ).toEqual([['; Soil pits', '045 120p > Pit 1 ; wet ground']]);
   });

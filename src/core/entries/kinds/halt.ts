@@ -26,7 +26,8 @@ export const haltMinutes = ({ minutes, from, until }: Omit<Halt, 'kind'>): numbe
 };
 
 /**
- * `halt MINUTES` or `halt FROM-UNTIL`: nobody walked. Times, speeds and the light left leave it out.
+ * `halt MINUTES` or `halt FROM-UNTIL`: nobody walked. Times, speeds and the light left leave it
+ * out.
  */
 export const haltKind = entryKind(schema)({
   keyword: 'halt',

@@ -162,8 +162,8 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
 }
 
 /**
- * A route from where one is to the points that are left; the plan it was stays as it is. `reached` is
- * the point that was reached last, -1 for none.
+ * A route from where one is to the points that are left; the plan it was stays as it is. `reached`
+ * is the point that was reached last, -1 for none.
  */
 export function replannedFrom(
   { route, positions }: Plan,

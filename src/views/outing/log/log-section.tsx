@@ -129,7 +129,6 @@ export function LogSection(props: Props) {
 function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }: Props) {
   const { editing, selected } = view;
   const words = editing && editingWords(editing.how, leg?.number ?? 0);
-  // The tools of a selected line and the keys together leave no room for the log.
   if (keypad && (editing || selected === null)) {
     return (
       <Keypad

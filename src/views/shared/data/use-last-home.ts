@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import { isThere } from '@/core/navigation/ways/way';
 import type { Solution } from '@/core/survey/solution';
-import { forgetLastHome, keepLastHome } from '@/store/last-home';
+import { keepAtHome, keepLastHome } from '@/store/last-home';
 import { awake } from '@/ui/first-second/last-home-script';
 import { homeFigures, homeWords } from '@/views/shared/ways/home-words';
 
@@ -33,7 +33,7 @@ export function useLastHome(solution: Solution | null): void {
     awake();
     const { outing } = solution;
     const figures = homeFigures(solution);
-    if (isThere(figures.way)) return forgetLastHome(outing.id);
+    if (isThere(figures.way)) return keepAtHome(outing.id);
     const { walk, to, sure } = homeWords(figures);
     keepLastHome(outing.id, {
       name: outing.name,
