@@ -18,10 +18,13 @@ const MOST_MARKS = 200;
 /** The scene of a survey: each outing's legs between the places of its stations. */
 export function areaScene(survey: Survey, hidden: ReadonlySet<number>): Scene {
   const { members } = survey.party;
-  const named = namesOf(survey);
+  const isHidden = (outing: number) => hidden.has(outing);
+  // A name is shown as long as one of the outings that come there is; it is drawn once.
+  const named = namesOf(survey, isHidden);
+  const first = members.findIndex((_, outing) => !isHidden(outing));
   return {
     outings: members.map((_, outing) =>
-      hidden.has(outing) ? NOTHING : sceneOuting(survey, outing, outing === 0 ? named : []),
+      isHidden(outing) ? NOTHING : sceneOuting(survey, outing, outing === first ? named : []),
     ),
   };
 }
@@ -54,9 +57,10 @@ function sceneOuting(survey: Survey, outing: number, names: readonly Mark[]): Sc
   };
 }
 
-/** The names of places; the origin is the start. */
-function namesOf({ party, places }: Survey): Mark[] {
+/** The names of places to which an outing that is shown comes; the origin is the start. */
+function namesOf({ party, places }: Survey, isHidden: (outing: number) => boolean): Mark[] {
   return party.nodes.all.flatMap(({ name, stations }, node): Mark[] => {
+    if (stations.every(({ outing }) => isHidden(outing))) return [];
     const isNamed = stations.some(
       ({ outing, station }) => givenName(party.members[outing]!.solution, station) !== null,
     );

@@ -118,7 +118,11 @@ const legEntry = fc.record({
   note: optional(note),
 });
 const seen = fc.oneof(
-  fc.record({ kind: fc.constant('see' as const), bearing: bearingReading, what: note }),
+  fc.record({
+    kind: fc.constant('see' as const),
+    bearing: bearingReading,
+    what: note,
+  }),
   fc.record({ kind: fc.constant('at' as const), metres: upTo(5000), what: note }),
   fc.record({
     kind: fc.constant('at' as const),

@@ -60,6 +60,8 @@ export interface Reckoning {
   boxLastLeg(box: BoxReadings): FieldFault | null;
   /** The next leg leaves from this station. */
   leaveFrom(station: string): FieldFault | null;
+  /** Fails where no station has this name. */
+  needsStation(station: string): FieldFault | null;
   /** Fails while there is no leg that the line could belong to. */
   needsLeg(): FieldFault | null;
   /** Fails while a length on the last leg is in paces or steps and none are known there. */

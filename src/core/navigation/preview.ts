@@ -68,6 +68,10 @@ export class PreviewReckoning implements Reckoning {
   }
 
   leaveFrom(station: string): FieldFault | null {
+    return this.needsStation(station);
+  }
+
+  needsStation(station: string): FieldFault | null {
     const known = stationNamed(this.solution, station) !== undefined;
     return known ? null : unknownStation(station, this.solution.names);
   }

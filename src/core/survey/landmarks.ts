@@ -13,7 +13,7 @@ import type { FeatureKind } from '../entries/feature';
 import { backBearing } from '../units/angle';
 import { lengthOf, polar, vectorBetween, type PlanePoint } from '../units/plane';
 import { radians, type Degrees } from '../units/units';
-import { sightDegrees, sightedWith, sightingMeans } from './fix/sighting';
+import { aimOfSight, sightDegrees, sightedWith, sightingMeans } from './fix/sighting';
 import { walkLog } from './log-walk';
 import { sharedAlong } from './shared-along';
 import { sharedScale } from './shared-scale';
@@ -61,24 +61,25 @@ export interface Landmark {
 /** Lines of sight that cross at less give no place worth drawing. Common practice, no source. */
 const LEAST_CROSSING_DEGREES = 12;
 
-/** Landmarks with the sightings to each; names are the same whatever their letter case. */
+/** Landmarks with the sightings to each; names are the same in any letter case and spacing. */
 export function landmarkPlaces(solution: Solution): Landmark[] {
   const found = new Map<string, { name: string; kind?: FeatureKind; sightings: Sighting[] }>();
   const { state, follow } = sightingMeans(solution);
-  for (const { entry, index, station } of walkLog(solution)) {
+  for (const { entry, index, readAt: station } of walkLog(solution)) {
     follow(entry);
     if (entry.kind !== 'see') continue;
     const read = sightDegrees(solution, entry.bearing);
     if (read === null) continue;
     const bearing = entry.back ? backBearing(read) : read;
-    const key = entry.what.toLowerCase();
+    const key = nameKey(entry.what);
     const landmark = found.get(key) ?? { name: entry.what, kind: entry.thing, sightings: [] };
     landmark.kind ??= entry.thing;
     landmark.sightings.push({
       entry: index,
       station,
       bearingDegrees: bearing,
-      walked: sightedWith(state, entry.bearing),
+      // A landmark is sighted as one that a fix is taken of, however legs are followed.
+      walked: sightedWith({ ...state, aim: aimOfSight(state) }, entry.bearing),
     });
     found.set(key, landmark);
   }

@@ -9,6 +9,8 @@ export interface LineOnWalk {
   readonly leg: SolvedLeg | null;
   /** The station where the traveller is after the line. */
   readonly station: number;
+  /** The station where the line was read: another one for a sighting that says so. */
+  readonly readAt: number;
 }
 
 /** The lines of a log in their order, each with the leg and the station that it is about. */
@@ -23,6 +25,8 @@ export function* walkLog(solution: Solution): Generator<LineOnWalk> {
     } else if (entry.kind === 'from') {
       station = stationNamed(solution, entry.station) ?? station;
     }
-    yield { entry, index, leg, station };
+    const from = entry.kind === 'see' ? entry.from : undefined;
+    const readAt = from === undefined ? station : (stationNamed(solution, from) ?? station);
+    yield { entry, index, leg, station, readAt };
   }
 }

@@ -6,6 +6,7 @@ import { shownBearing } from '@/core/north/norths';
 import { bearingDigits } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
 import { nameOf } from '@/core/survey/party/party';
+import { nearestCompassPoint } from '@/core/units/angle';
 import { northShown } from '@/core/survey/solution';
 import type { Survey } from '@/core/survey/party/survey';
 import { bearingText, distanceText } from '@/core/units/shown';
@@ -198,7 +199,7 @@ function WayWords({ survey, from, to, walker }: StretchProps) {
       <strong className={styles.figures}>{bearingText(degrees)}</strong> {NORTH_WORDS[north]},{' '}
       <strong className={styles.figures}>{distanceText(way.distanceMetres)}</strong>
       {way.paces !== null && `, ${pacesWords(Math.round(way.paces))}`},{' '}
-      {compassPointWords(way.compassPoint)}
+      {compassPointWords(nearestCompassPoint(degrees))}
     </>
   );
 }

@@ -4,10 +4,11 @@ import SwapOutlined from '@ant-design/icons-svg/es/asn/SwapOutlined';
 import { useState } from 'react';
 import { compassPointWords, NORTH_WORDS } from '@/core/entries/describe';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
-import { isThere, way, wayHome, type Way } from '@/core/navigation/ways/way';
+import { isThere, way, wayHome, wayPoint, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { ToolButton } from '@/ui/controls/tool-button';
+import type { North } from '@/core/units/bearing';
 import { BigBearing } from '@/views/shared/ways/big-bearing';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 import { viewTitle, viewUrl } from '@/views/views';
@@ -59,7 +60,7 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
         <p className={styles.sentence} data-testid="home-sentence">
           {preview && <span className={styles.then}>{WORDS.home.preview} </span>}
           {!there && <span className="visually-hidden">{WORDS.home.set(bearing)} </span>}
-          {walkWords(straight, stationName(solution, to))}
+          {walkWords(straight, northShown(solution), stationName(solution, to))}
         </p>
         {!preview && !there && <HowSure solution={solution} from={from} to={to} />}
       </div>
@@ -97,7 +98,7 @@ function Announced({ solution }: { solution: Solution }) {
   const words = [
     WORDS.home.label,
     ...(isThere(straight) ? [] : [WORDS.home.set(bearingText(degrees))]),
-    walkWords(straight, stationName(solution, 0)),
+    walkWords(straight, northShown(solution), stationName(solution, 0)),
   ];
   return (
     <p className="visually-hidden" role="status" data-testid="announced">
@@ -106,11 +107,11 @@ function Announced({ solution }: { solution: Solution }) {
   );
 }
 
-function walkWords(straight: Way, place: string): string {
+function walkWords(straight: Way, wanted: North, place: string): string {
   if (isThere(straight)) return WORDS.home.arrived(place);
-  const { distanceMetres, paces, compassPoint } = straight;
+  const { distanceMetres, paces } = straight;
   const counted = paces === null ? null : Math.round(paces);
-  const direction = compassPointWords(compassPoint);
+  const direction = compassPointWords(wayPoint(straight, wanted));
   return WORDS.home.walk(distanceText(distanceMetres), counted, direction, place);
 }
 

@@ -1,5 +1,6 @@
 import { compassPointWords, NORTH_WORDS, pacesWords } from '@/core/entries/describe';
 import { isThere, type Way } from '@/core/navigation/ways/way';
+import { nearestCompassPoint } from '@/core/units/angle';
 import type { Bearing } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
 import { bearingText, distanceText, lengthUnit, withDegrees, withMetres } from '@/core/units/shown';
@@ -27,7 +28,7 @@ export function homeWords(home: Way, shown: Bearing, within: Metres, place: stri
     `${withDegrees(bearingText(shown.degrees), shown.degrees)} ${NORTH_WORDS[shown.north]}`,
     withMetres(distanceText(home.distanceMetres), home.distanceMetres),
     ...paces,
-    compassPointWords(home.compassPoint),
+    compassPointWords(nearestCompassPoint(shown.degrees)),
     `to ${place}`,
   ];
   return `Home: ${way.join(', ')}. ${SHARED_WORDS.within(within, place)}.`;

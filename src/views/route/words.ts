@@ -169,6 +169,9 @@ export const WORDS = {
   copy: 'Copy the text',
   copied: 'Copied.',
   share: 'Share',
+  aimedOff: (side: string, what: string, turn: string, along: string) =>
+    `Aimed off ${side}: walk on until you meet ${what}, then turn ${turn}, about ${along}.`,
+  direct: (bearing: string) => `direct ${bearing}`,
   startRoute: 'Start a new outing on it',
   follow: (outing: string) => `Follow it in “${outing}”`,
   followAt: (outing: string, first: string) => `Follow it in “${outing}”: I am at ${first}`,

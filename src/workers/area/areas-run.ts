@@ -1,3 +1,5 @@
+// Known places and least squares: the page has them, and the same parts have to come of both.
+import '../../core/survey/adjusted/provided';
 import { areaParts, type AreaParts } from '../../core/navigation/area-answer';
 import { earthModels } from '../../core/north/loaded-earth-models';
 import { solve } from '../../core/survey/solve';

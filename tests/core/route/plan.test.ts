@@ -1,3 +1,6 @@
+import { signedDifference } from '@/core/units/angle';
+import { leaveText } from '@/core/navigation/route/leave-text';
+import { bearingText } from '@/core/units/shown';
 import geodesic from 'geographiclib-geodesic';
 import proj4 from 'proj4';
 import { describe, expect, it } from 'vitest';
@@ -220,5 +223,24 @@ describe('what can’t be planned', () => {
   it('is nothing but the start with one point, and nothing with none', () => {
     expect(planned('declination none\n')).toMatchObject({ legs: [], positions: [], metres: 0 });
     expect(planned('declination none\npoint A at 0 3\n').legs).toEqual([]);
+  });
+
+  it('that is aimed off has one bearing to set, wherever it is told; the direct one is beside it', () => {
+    const plan = planned(ROUTE_TEXT.replace('aim left 010T', 'aim left 120T'));
+    const leg = plan.legs.find(({ aim }) => aim?.ok)!;
+    if (!leg.aim?.ok) throw new Error('the demo aims off');
+    expect(leg.set).toEqual(leg.aim.set);
+    const turn = Math.abs(signedDifference(leg.set!.degrees, leg.direct!.degrees));
+    expect(turn).toBeCloseTo(
+      Math.abs(signedDifference(leg.aim.aim.bearingDegrees, leg.bearing.true!)),
+      6,
+    );
+    expect(turn).toBeGreaterThan(2);
+    const line = leaveText(plan, null)
+      .split('\n')
+      .find((each) => each.startsWith(`${leg.number}.`))!;
+    expect(line).toContain(`${bearingText(leg.set!.degrees)} magnetic`);
+    expect(line).toMatch(/; aimed off left onto the burnt edge$/);
+    for (const other of plan.legs) if (!other.aim) expect(other.set).toEqual(other.direct);
   });
 });

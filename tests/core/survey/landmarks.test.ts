@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { landmarkPlaces } from '@/core/survey/landmarks';
 import { vectorBetween } from '@/core/units/plane';
 import { radians } from '@/core/units/units';
-import { solvedLog } from '../../support/outings';
+import { writeLog } from '@/core/log-text/write-log';
+import { wayHome } from '@/core/navigation/ways/way';
+import { refusal, solvedLog } from '../../support/outings';
 import { randomSource } from '../../support/walks/random-source';
 
 describe('landmarks', () => {
@@ -107,5 +109,33 @@ describe('landmarks', () => {
     const [hill] = landmarkPlaces(solution);
     expect(hill!.sightings).toHaveLength(61);
     expect(hill!.place).not.toBeNull();
+  });
+
+  it('are sighted from an earlier station where the line says so, and nobody moves', () => {
+    const there = solvedLog('000 100m > Hut\nsee 045 ; summit\n090 100m\nsee 315 ; summit');
+    const later = solvedLog(
+      '000 100m > Hut\n090 100m\nsee 045 from hut ; summit\nsee 315 ; summit',
+    );
+    expect(landmarkPlaces(later.solution)[0]!.place).toMatchObject({
+      east: landmarkPlaces(there.solution)[0]!.place!.east,
+      north: landmarkPlaces(there.solution)[0]!.place!.north,
+    });
+    // The way home is from where one stands.
+    expect(later.solution.current).toBe(2);
+    expect(wayHome(later.solution)).toEqual(wayHome(there.solution));
+    expect(writeLog(later.outing)).toContain('\n  see 045 from hut ; summit\n');
+    expect(refusal('000 100m > Hut\nsee 045 from Nut ; summit')).toMatchObject({
+      fault: { code: 'unknown-station', name: 'Nut', nearest: 'Hut' },
+    });
+  });
+
+  it('are one whatever the spaces in their names, and as sure as in a fix', () => {
+    const log =
+      'aim needle\n000 100m > Hut\nsee 045 ; Bald summit\n090 100m\nsee 315 ; bald  Summit';
+    const found = landmarkPlaces(solvedLog(log).solution);
+    expect(found.map(({ sightings }) => sightings.length)).toEqual([2]);
+    // A fix takes a bearing to a mark as one of a mark; a landmark took it as of the needle: twice.
+    const means = found[0]!.sightings.map(({ walked }) => walked.means.aim);
+    expect(means).toEqual(['landmark', 'landmark']);
   });
 });

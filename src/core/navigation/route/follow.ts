@@ -42,6 +42,8 @@ export interface Followed {
   /** The straight way from here to the next point, and what to set for it. */
   readonly way: Way | null;
   readonly set: Bearing | null;
+  /** The same straight to the point, which is how it is logged as walked. */
+  readonly direct: Bearing | null;
   /** How far off the next point one may be on arrival, 95 %. */
   readonly within95Metres: Metres;
   readonly compared: readonly Compared[];
@@ -139,13 +141,17 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   const here = isAtPoint ? plan.positions[reached]! : positionOfStation(places, current);
   const compared = comparedLegs(solution, plan, stations);
   const target = plan.positions[reached + 1];
-  const nowhere = { alongMetres: 0, rightMetres: 0, way: null, set: null, within95Metres: NaN };
-  if (!next || !here || !target) return { reached, next, here, compared, ...nowhere };
+  const nowhere = { alongMetres: 0, rightMetres: 0, way: null, within95Metres: NaN };
+  const unset = { set: null, direct: null };
+  if (!next || !here || !target) {
+    return { reached, next, here, compared, ...nowhere, ...unset };
+  }
   const before = plan.positions[reached]!;
   const line = planePointOf(before, target);
   const off = offsetFromLine(planePointOf(before, here), ORIGIN, line);
   const vector = planePointOf(here, target);
   const way = wayOnEarth(solution, vector);
+  const direct = shownBearing(way.bearing, northShown(solution));
   const walk = totalOf(walkErrors(solution, [vector]));
   const since = places.relative(stations.get(reached) ?? 0, current);
   return {
@@ -156,7 +162,9 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
     alongMetres: off.along,
     rightMetres: off.right,
     way,
-    set: shownBearing(way.bearing, northShown(solution)),
+    // From the point before it is walked as it is planned, and that may be aimed off.
+    set: isAtPoint && next.aim?.ok ? (next.set ?? direct) : direct,
+    direct,
     within95Metres: within95(isAtPoint ? walk : sumCovariance(walk, totalOf(since))),
   };
 }

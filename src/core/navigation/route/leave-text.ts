@@ -1,10 +1,15 @@
 import { bearingText, lengthText } from '../../units/shown';
 import { visibleText } from '../../units/visible';
 import { arrivalMinutes, clockText, planTime } from './clock';
+import type { RouteLeg } from './leg';
 import type { Plan } from './plan';
 
 const place = ({ latitude, longitude }: { latitude: number; longitude: number }) =>
   `${latitude.toFixed(5)} ${longitude.toFixed(5)}`;
+
+/** What tells whoever searches that a leg leads beside its point on purpose. */
+const aimedText = ({ aim, plan: { aimOff } }: RouteLeg): string =>
+  aim?.ok && aimOff ? `; aimed off ${aimOff.side} onto ${aimOff.what}` : '';
 
 /**
  * The plan as a text to leave with someone: who, where, by when, and when to call for help. Plain
@@ -25,7 +30,8 @@ export function leaveText(plan: Plan, sunset: number | null): string {
       const set = leg.set ? `${bearingText(leg.set.degrees)} ${leg.set.north}` : 'no bearing';
       return (
         `${leg.number}. To ${leg.to} (${place(positions[leg.number]!)}): ${set}, ` +
-        `${lengthText(leg.metres)}, by ${planTime(plan, leg.minutesFromStart)}`
+        `${lengthText(leg.metres)}, by ${planTime(plan, leg.minutesFromStart)}` +
+        aimedText(leg)
       );
     }),
     legs.length > 0 && `In all ${lengthText(metres)}, ${Math.round(minutes)} min without rests.`,

@@ -56,8 +56,13 @@ export interface RouteLeg {
   readonly isAttack: boolean;
   /** From each north, at the beginning of the leg; magnetic is null without a declination. */
   readonly bearing: BearingFromEach;
-  /** What the compass is set to by the declination method of the route; null without one. */
+  /**
+   * What the compass is set to by the declination method of the route, aimed off where that is
+   * planned; null without one.
+   */
   readonly set: Bearing | null;
+  /** The same straight to the point. */
+  readonly direct: Bearing | null;
   /** The sum from grid to magnetic, as a person does it. */
   readonly gridToMagnetic: ConversionSum | null;
   /** On the ground, and on the grid of the map. */
@@ -214,7 +219,8 @@ export function routeLeg(
     plan,
     isAttack: point.isAttack === true,
     bearing,
-    set: setBearing(walk, bearing),
+    set: (aimed?.aim.ok ? aimed.aim.set : null) ?? setBearing(walk, bearing),
+    direct: setBearing(walk, bearing),
     gridToMagnetic: gridSum(walk, bearing),
     metres,
     gridMetres: grid?.metres ?? metres,

@@ -1,4 +1,4 @@
-import { fromEachNorth, type BearingFromEach } from '../../north/norths';
+import { fromEachNorth, shownBearing, type BearingFromEach } from '../../north/norths';
 import { homeMeans } from '../../survey/home-means';
 import type { Frame } from '../../survey/places';
 import type { Solution } from '../../survey/solution';
@@ -13,9 +13,6 @@ export interface Way {
   /** Null when no pace length is known; and where the distance is in paces itself. */
   readonly paces: number | null;
   readonly bearing: BearingFromEach;
-  /** One of eight: of the true direction where it is known, else of the magnetic one. */
-  readonly compassPoint: CompassPoint;
-  readonly compassPointNorth: North;
 }
 
 /** The way along a vector. At no distance the bearing is 0 and means nothing. */
@@ -27,8 +24,6 @@ export function wayAlong(frame: Frame, vector: PlanePoint, paceMetres: Metres | 
     // In paces already: said once.
     paces: paceMetres === null || frame.unit === 'pace' ? null : distanceMetres / paceMetres,
     bearing: fromEachNorth(bearing, frame.norths),
-    compassPoint: nearestCompassPoint(bearing.degrees),
-    compassPointNorth: frame.north,
   };
 }
 
@@ -47,6 +42,10 @@ export const way = ({ places, end }: Solution, from: number, to: number): Way =>
 
 /** The straight way home from where the traveller is. */
 export const wayHome = (solution: Solution): Way => way(solution, solution.current, 0);
+
+/** The compass point of a way, one of eight: of the bearing that is shown, from the same north. */
+export const wayPoint = ({ bearing }: Way, wanted: North): CompassPoint =>
+  nearestCompassPoint(shownBearing(bearing, wanted).degrees);
 
 /** Nearer than this one is there: within a stride, and below what any log tells. */
 const THERE_METRES = 1;

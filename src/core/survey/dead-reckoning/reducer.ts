@@ -150,6 +150,11 @@ export class Reducer implements Reckoning {
     return null;
   }
 
+  needsStation(station: string): FieldFault | null {
+    const found = this.stations.find(station, this.legs);
+    return found === undefined ? unknownStation(station, this.stations) : null;
+  }
+
   needsLeg(): FieldFault | null {
     return this.legs === 0 ? NO_LEG : null;
   }

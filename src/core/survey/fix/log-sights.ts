@@ -29,7 +29,7 @@ export function logSights(solution: Solution): LogSight[] {
   if (marks.size === 0) return [];
   const { state, follow } = sightingMeans(solution);
   const found: LogSight[] = [];
-  for (const { entry, index, station } of walkLog(solution)) {
+  for (const { entry, index, readAt: station } of walkLog(solution)) {
     follow(entry);
     if (entry.kind === 'see') {
       const mark = marks.get(nameKey(entry.what));

@@ -1,3 +1,4 @@
+import { nameKey } from '../../readings/name';
 import { bearingVariance } from '../../errors/own-errors';
 import type { Walked } from '../../errors/means';
 import type { SharedError } from '../../errors/sources/source';
@@ -203,7 +204,7 @@ export class OutingLines {
     for (const { name, sightings, place } of landmarkPlaces(this.solution)) {
       const seen = stationNamed(this.solution, name);
       const isTold = place !== null && sightings.length >= LEAST_SIGHTINGS;
-      const onMap = this.onMap.get(name.toLowerCase()) ?? (isTold ? place : null);
+      const onMap = this.onMap.get(nameKey(name)) ?? (isTold ? place : null);
       if (seen === undefined && !onMap) continue;
       const there = seen === undefined ? onMap! : places.at(seen);
       for (const { entry, station, bearingDegrees: bearing, walked } of sightings) {

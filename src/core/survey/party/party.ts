@@ -1,3 +1,4 @@
+import { nameKey } from '../../readings/name';
 import type { North } from '../../units/bearing';
 import { azimuthOf, lengthOf, type PlanePoint } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
@@ -98,7 +99,7 @@ export function joinOutings(
     const onMap = knownLandmarks(known, outing);
     const landmark = (name: string) => {
       // One that the map has at the origin is the origin: a line to it would have no direction.
-      const place = onMap.get(name.toLowerCase());
+      const place = onMap.get(nameKey(name));
       if (place && lengthOf(place) === 0) return 0;
       const key = landmarkKey({ outing, landmark: name });
       const node = landmarks.get(key) ?? nodes.all.length + landmarks.size;
@@ -137,13 +138,13 @@ function strangersInPaces(members: readonly Member[]): number[] {
   return found.length === members.length && walkers.size === 1 ? [] : found;
 }
 
-const landmarkKey = ({ outing, landmark }: LandmarkRef) => `${outing} ${landmark.toLowerCase()}`;
+const landmarkKey = ({ outing, landmark }: LandmarkRef) => `${outing} ${nameKey(landmark)}`;
 
-/** The landmarks of an outing that are on the map, by their names in lower case. */
+/** The landmarks of an outing that are on the map, by the keys of their names. */
 function knownLandmarks(known: readonly KnownPlace[], outing: number): Map<string, PlanePoint> {
   const found = new Map<string, PlanePoint>();
   for (const { at, place } of known) {
-    if ('landmark' in at && at.outing === outing) found.set(at.landmark.toLowerCase(), place);
+    if ('landmark' in at && at.outing === outing) found.set(nameKey(at.landmark), place);
   }
   return found;
 }

@@ -1,3 +1,4 @@
+import { sum } from 'd3-array';
 import { useState } from 'react';
 import { correctEntry } from '@/core/edit/ink';
 import { writeBearing } from '@/core/readings/bearing';
@@ -21,6 +22,12 @@ import { WORDS } from '../words';
 /** A single loop is told as one of so many; what is less likely than this is not said. */
 const MOST_SHOWN = 3;
 const LEAST_SHOWN = 0.01;
+
+/** Mistakes are called probable only where, together, they are. */
+const headingOf = (shown: readonly Suspect[]): string =>
+  sum(shown, ({ probability }) => probability) >= 0.5
+    ? WORDS.oneOf(shown.length)
+    : WORDS.noneExplains;
 
 interface Props {
   open: OpenArea;
@@ -63,7 +70,7 @@ export function Suspects({ open, survey, suspects }: Props) {
           </PressButton>
         </p>
       )}
-      {shown.length > 0 && <p className={page.warning}>{WORDS.oneOf(shown.length)}</p>}
+      {shown.length > 0 && <p className={page.warning}>{headingOf(shown)}</p>}
       <ol className={styles.rows} data-testid="suspects">
         {shown.map((suspect) => (
           <SuspectRow

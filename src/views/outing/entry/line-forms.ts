@@ -45,10 +45,16 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
   },
   {
     key: 'see',
-    title: 'Sighting from here',
+    title: 'Sighting, from here or an earlier station',
     help: 'Two sightings of the same name from two places give its position.',
-    fields: [{ key: 'bearing', label: 'Bearing', numeric: true }, KIND, WHAT],
-    line: ({ bearing, kind, what }) => `see${part(bearing)}${part(kind)} ;${part(what)}`,
+    fields: [
+      { key: 'bearing', label: 'Bearing', numeric: true },
+      { key: 'from', label: 'Read at an earlier station', stations: true },
+      KIND,
+      WHAT,
+    ],
+    line: ({ bearing, from, kind, what }) =>
+      `see${part(bearing)}${part(kind)}${part(from, 'from ')} ;${part(what)}`,
   },
   {
     key: 'box',

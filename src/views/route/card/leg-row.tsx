@@ -22,6 +22,9 @@ const setText = ({ set }: RouteLeg) =>
 export const LegLine = ({ plan, leg }: Omit<Props, 'warnings'>) => (
   <span className={styles.legLine}>
     <b className={styles.figure}>{setText(leg)}</b>
+    {leg.aim?.ok && leg.direct && (
+      <span className={styles.soft}>{WORDS.direct(bearingText(leg.direct.degrees))}</span>
+    )}
     <span className={styles.figure}>{lengthText(leg.metres)}</span>
     {leg.paces !== null && <span>{WORDS.paces(leg.paces)}</span>}
     <span className={styles.soft}>{WORDS.by(planTime(plan, leg.minutesFromStart))}</span>

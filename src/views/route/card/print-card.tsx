@@ -69,8 +69,8 @@ function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
   const catching = catchingWords(leg);
   const aim =
     leg.aim?.ok && aimOff
-      ? `Aim off ${aimOff.side} onto ${aimOff.what}: set ` +
-        `${leg.aim.set ? bearingText(leg.aim.set.degrees) : '–'}, then ${leg.aim.aim.turn}.`
+      ? `Aimed off ${aimOff.side} onto ${aimOff.what}: there turn ${leg.aim.aim.turn}, about ` +
+        `${lengthText(leg.aim.aim.alongMetres)} along it.`
       : null;
   return (
     <tr>
@@ -83,6 +83,9 @@ function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
         <b>
           {leg.set ? `${bearingText(leg.set.degrees)} ${leg.set.north[0]?.toUpperCase()}` : '–'}
         </b>
+        {leg.aim?.ok && leg.direct && (
+          <small> {WORDS.direct(bearingText(leg.direct.degrees))}</small>
+        )}
       </td>
       <td>
         {digits(leg.bearing.grid)} / {digits(leg.bearing.true)}

@@ -14,14 +14,14 @@ export const expectedEntry = (next: RouteLeg): Entry => ({
  * The lines that log the way to the next point as it was to be walked: roughly which way it goes,
  * and the leg that ends there. Null where no way is known.
  */
-export function arrivalEntries({ next, way, set }: Followed): Entry[] | null {
-  if (!next || !way || !set) return null;
+export function arrivalEntries({ next, way, direct }: Followed): Entry[] | null {
+  if (!next || !way || !direct) return null;
   const value = Math.max(WHOLE, Math.round(way.distanceMetres));
   return [
     expectedEntry(next),
     {
       kind: 'leg',
-      bearing: { unit: 'degrees', value: Math.round(set.degrees) % 360, north: set.north },
+      bearing: { unit: 'degrees', value: Math.round(direct.degrees) % 360, north: direct.north },
       distance:
         way.paces === null
           ? { unit: 'metres', value }

@@ -111,6 +111,7 @@ function NextLeg({ plan, followed, solution, log }: Props) {
           {WORDS.within(within95Metres)}. {WORDS.inWords(legInWords(next))}
         </p>
       )}
+      <Aimed followed={followed} />
       <ByFix plan={plan} followed={followed} solution={solution} />
       {way && solution.current !== 0 && reached >= 0 && (
         <p data-testid="off-line">
@@ -140,6 +141,18 @@ function NextLeg({ plan, followed, solution, log }: Props) {
       {catching && <p>{visibleText(catching)}</p>}
       <CountTo followed={followed} solution={solution} log={log} />
     </>
+  );
+}
+
+/** What is met beside the point, where the leg is aimed off on purpose. */
+function Aimed({ followed: { next, set } }: Pick<Props, 'followed'>) {
+  const { aimOff } = next?.plan ?? {};
+  if (!next?.aim?.ok || !aimOff || set !== next.set) return null;
+  const { turn, alongMetres } = next.aim.aim;
+  return (
+    <p data-testid="aimed">
+      {WORDS.aimedOff(aimOff.side, visibleText(aimOff.what), turn, lengthText(alongMetres))}
+    </p>
   );
 }
 

@@ -3,6 +3,7 @@ import { positionErrorEllipse } from '@/core/navigation/position-error';
 import { wayHome, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
+import { nearestCompassPoint } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
 import type { Degrees, Metres } from '@/core/units/units';
 import { SHARED_WORDS } from '@/views/shared/words/words';
@@ -46,11 +47,11 @@ export function homeFigures(solution: Solution): HomeFigures {
 }
 
 /** What they are in words: how far, which way, how sure. */
-export function homeWords({ way, to, place, within95Metres }: HomeFigures) {
-  const { paces, distanceMetres, compassPoint } = way;
+export function homeWords({ way, degrees, to, place, within95Metres }: HomeFigures) {
+  const { paces, distanceMetres } = way;
   return {
     walk: WAY_WORDS.walk(distanceText(distanceMetres), paces === null ? null : Math.round(paces)),
-    to: WAY_WORDS.to(compassPointWords(compassPoint), to),
+    to: WAY_WORDS.to(compassPointWords(nearestCompassPoint(degrees)), to),
     sure: SHARED_WORDS.within(within95Metres, place),
   };
 }

@@ -1,6 +1,7 @@
 import { compassPointWords, pacesWords } from '@/core/entries/describe';
 import type { Daylight } from '@/core/navigation/sun';
 import { longestAlong, type AimOff, type AimOffFault } from '@/core/navigation/ways/aim-off';
+import { wayPoint } from '@/core/navigation/ways/way';
 import type { Recommendation } from '@/core/navigation/ways/recommendation';
 import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
 import { shownBearing } from '@/core/north/norths';
@@ -98,7 +99,7 @@ export function stretchWords(stretch: Stretch, wanted: North): string {
   return [
     `${bearingText(degrees)}${north === 'magnetic' ? '' : ` ${NORTH_LETTERS[north]}`}`,
     `${distanceText(stretch.distanceMetres)}${paces}`,
-    compassPointWords(stretch.compassPoint),
+    compassPointWords(wayPoint(stretch, wanted)),
     ...(stretch.to ? [`to ${stretch.to}`] : []),
   ].join(', ');
 }
