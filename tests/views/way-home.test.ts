@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Daylight } from '@/core/navigation/sun';
+import { daylightAt, type Daylight } from '@/core/navigation/sun';
 import { chanceWords, isDarkAt, planningWords, type Planning } from '@/views/shared/ways/words';
+import { lightLeftWords } from '@/views/home-now/words';
 
 /** What a saying of a chance stands for. */
 function shareOf(words: string): number {
@@ -38,7 +39,13 @@ describe('the daylight of a plan', () => {
   });
 
   it('says when to leave, or that it is too late', () => {
-    const light: Daylight = { kind: 'sets', sunset: noon + 6 * hour, twilightEnds: null };
+    const light: Daylight = {
+      kind: 'sets',
+      twilightBegins: noon - 7 * hour,
+      sunrise: noon - 6 * hour,
+      sunset: noon + 6 * hour,
+      twilightEnds: null,
+    };
     expect(planningWords(plan(light), 60)).toBe(
       'Sunset 18:00, and twilight all night. Leave by 17:00 to be there before sunset.',
     );
@@ -46,12 +53,42 @@ describe('the daylight of a plan', () => {
     expect([isDarkAt(light, noon), isDarkAt(light, noon + 7 * hour)]).toEqual([false, true]);
   });
 
+  it('before dawn promises no light: it is dark until then (12 h 35 min were promised at 03:15)', () => {
+    const place = { latitude: 54.2, longitude: -63.5 };
+    // Four hours west: 03:15 there on a December morning.
+    const at = Date.parse('2026-12-01T07:15:00Z');
+    const light = daylightAt(place, at);
+    const there = (moment: number) => new Date(moment - 4 * hour).toISOString().slice(11, 16);
+    const early = plan(light, { now: at, time: there });
+    expect(planningWords(early, 60)).toMatch(
+      /^It is dark until 07:[23]\d \(sunrise 08:[01]\d\): stay put if you can, and walk at first light\. Sunset 1[56]:\d\d\.$/,
+    );
+    expect(lightLeftWords(early)).toMatch(/^It is dark until 07:[23]\d/);
+    expect(isDarkAt(light, at)).toBe(true);
+    const dawn = plan(light, { now: at + 4.5 * hour, time: there });
+    expect(lightLeftWords(dawn)).toMatch(/^Twilight: the sun rises at 08:[01]\d\./);
+    const day = plan(light, { now: at + 6 * hour, time: there });
+    expect(lightLeftWords(day)).toMatch(/^6 h \d+ min of light left: sunset 1[56]:\d\d\./);
+    expect(isDarkAt(light, at + 6 * hour)).toBe(false);
+    // Polar night has no light to promise either.
+    const north = { latitude: 78, longitude: 15 };
+    expect(lightLeftWords(plan(daylightAt(north, noon + 130 * 24 * hour)))).toMatch(
+      /^The sun does not rise here on this day\. Carry a light\./,
+    );
+  });
+
   it('tells midnight sun from polar night, and whose clock it is', () => {
     expect(planningWords(plan({ kind: 'stays-up' }), 60)).toBe(
       'The sun stays up here all day and night.',
     );
-    const night: Daylight = { kind: 'never-rises', twilightEnds: noon + hour };
-    expect(planningWords(plan(night), 60)).toMatch(/does not rise.*Twilight ends at 13:00/);
+    const night: Daylight = {
+      kind: 'never-rises',
+      twilightBegins: noon - hour,
+      twilightEnds: noon + hour,
+    };
+    expect(planningWords(plan(night), 60)).toMatch(
+      /does not rise.*Light to read a map by from 11:00 to 13:00/,
+    );
     expect([isDarkAt(night, noon), isDarkAt({ kind: 'stays-up' }, noon)]).toEqual([true, false]);
     const other = plan(night, { ofOuting: true, bySun: true });
     expect(planningWords(other, 60)).toMatch(/^Planned from the outing’s own last time, 12:00\./);

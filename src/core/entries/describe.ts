@@ -1,4 +1,3 @@
-import { sum } from 'd3-array';
 import { backBearing, nearestCompassPoint, signedDifference } from '../units/angle';
 import type { CompassPoint } from '../units/angle';
 import type { North } from '../units/bearing';
@@ -60,7 +59,7 @@ export function boxedWords(distance: DistanceReading, alongs: readonly DistanceR
   if (alongs.length === 0 || !isOneUnit || distance.unit === 'minutes') {
     return distanceWords(distance);
   }
-  const along = sum(alongs, ({ value }) => value);
+  const along = alongs.reduce((sum, { value }) => sum + value, 0);
   const whole = distanceWords({ ...distance, value: distance.value + along });
   const isCounted = distance.unit === 'paces' || distance.unit === 'steps';
   const part = isCounted

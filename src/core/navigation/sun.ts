@@ -3,12 +3,22 @@ import type { Position } from '../readings/position';
 
 /** What the sun does at a place on a day: moments in milliseconds since 1970. */
 export type Daylight =
-  /** Twilight ends when the sun is 6° below the horizon; null where it lasts all night. */
-  | { readonly kind: 'sets'; readonly sunset: number; readonly twilightEnds: number | null }
+  /** Twilight is until the sun is 6° below the horizon; null where it lasts all night. */
+  | {
+      readonly kind: 'sets';
+      readonly twilightBegins: number | null;
+      readonly sunrise: number;
+      readonly sunset: number;
+      readonly twilightEnds: number | null;
+    }
   /** Midnight sun. */
   | { readonly kind: 'stays-up' }
   /** Polar night; null where there is not even twilight, or where it lasts all day. */
-  | { readonly kind: 'never-rises'; readonly twilightEnds: number | null };
+  | {
+      readonly kind: 'never-rises';
+      readonly twilightBegins: number | null;
+      readonly twilightEnds: number | null;
+    };
 
 const moment = (date: Date | null | undefined): number | null => {
   const time = date?.getTime();
@@ -16,12 +26,14 @@ const moment = (date: Date | null | undefined): number | null => {
 };
 
 /**
- * Sunset and the end of civil twilight of the day around a moment (package suncalc, after Meeus,
+ * Sunrise, sunset and civil twilight of the day around a moment (package suncalc, after Meeus,
  * Astronomical Algorithms), or that there is none.
  */
 export function daylightAt({ latitude, longitude }: Position, at: number): Daylight {
   const times = getTimes(new Date(at), latitude, longitude);
-  const [sunset, twilightEnds] = [moment(times.sunset), moment(times.dusk)];
-  if (sunset !== null) return { kind: 'sets', sunset, twilightEnds };
-  return times.alwaysUp ? { kind: 'stays-up' } : { kind: 'never-rises', twilightEnds };
+  const [sunrise, sunset] = [moment(times.sunrise), moment(times.sunset)];
+  const [twilightBegins, twilightEnds] = [moment(times.dawn), moment(times.dusk)];
+  const twilight = { twilightBegins, twilightEnds };
+  if (sunrise !== null && sunset !== null) return { kind: 'sets', sunrise, sunset, ...twilight };
+  return times.alwaysUp ? { kind: 'stays-up' } : { kind: 'never-rises', ...twilight };
 }

@@ -1,4 +1,3 @@
-import { median } from 'd3-array';
 import { haltMinutes } from '../entries/kinds/halt';
 import { MINUTES_PER_DAY, minutesOfDay } from '../units/clock';
 import { lengthOf, vectorBetween } from '../units/plane';
@@ -130,10 +129,17 @@ const HALT_SHARE = 1 / 3;
 
 const speedOf = ({ metres, minutes }: TimedStretch) => (metres / 1000 / minutes) * 60;
 
+/** The median; 0 of nothing. Written out: the first second does without a library for it. */
+function middleOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = (sorted.length - 1) / 2;
+  return ((sorted[Math.floor(half)] ?? 0) + (sorted[Math.ceil(half)] ?? 0)) / 2;
+}
+
 /** The stretches that were walked without a halt; those without any length of time are none. */
 export function walkedStretches({ stretches }: OutingTimes): readonly TimedStretch[] {
   const lasting = stretches.filter(({ minutes }) => minutes > 0);
-  const usual = median(lasting, speedOf) ?? 0;
+  const usual = middleOf(lasting.map(speedOf));
   const slowest = Math.max(SLOWEST_KMH, usual * HALT_SHARE);
   return lasting.filter((stretch) => speedOf(stretch) >= slowest);
 }

@@ -1,5 +1,5 @@
 import type { Planning } from '@/views/shared/ways/words';
-import { WAY_WORDS } from '@/views/shared/ways/words';
+import { beforeSunriseWords, neverRisesWords, WAY_WORDS } from '@/views/shared/ways/words';
 
 /** The words of Home now. */
 export const WORDS = {
@@ -38,9 +38,10 @@ export function lightLeftWords({ now, ofOuting, light, time }: Planning): string
   if (!light) return WAY_WORDS.noPosition;
   if (light.kind === 'stays-up') return from + WAY_WORDS.staysUp;
   if (light.kind === 'never-rises') {
-    const ends = light.twilightEnds === null ? null : time(light.twilightEnds);
-    return from + WAY_WORDS.neverRises(ends);
+    return from + neverRisesWords(light, time);
   }
+  const early = beforeSunriseWords(light, now, time);
+  if (early !== null) return from + early;
   const { sunset, twilightEnds } = light;
   if (now < sunset) return from + WORDS.light(spanWords(sunset - now), time(sunset));
   if (twilightEnds !== null && now < twilightEnds) {

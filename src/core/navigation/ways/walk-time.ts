@@ -1,4 +1,3 @@
-import { sum } from 'd3-array';
 import { timesOf, walkedStretches } from '../../survey/leg-times';
 import { homeMeans } from '../../survey/home-means';
 import type { Solution } from '../../survey/solution';
@@ -37,7 +36,7 @@ const LEAST_MINUTES = 5;
  */
 export function ownSpeed(solution: Solution): number | null {
   const walked = walkedStretches(timesOf(solution));
-  const minutes = sum(walked, (stretch) => stretch.minutes);
-  const metres = sum(walked, (stretch) => stretch.metres);
+  const minutes = walked.reduce((sum, stretch) => sum + stretch.minutes, 0);
+  const metres = walked.reduce((sum, stretch) => sum + stretch.metres, 0);
   return minutes < LEAST_MINUTES || metres === 0 ? null : (metres / 1000 / minutes) * 60;
 }

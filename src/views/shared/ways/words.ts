@@ -23,10 +23,15 @@ export const WAY_WORDS = {
   recommended: (name: string, why: string) => `${name}: ${why} You decide.`,
   sunset: (time: string, dusk: string | null) =>
     `Sunset ${time}, ${dusk ? `too dark to read a map at ${dusk}` : 'and twilight all night'}.`,
+  sunsetAt: (time: string) => `Sunset ${time}.`,
   staysUp: 'The sun stays up here all day and night.',
-  neverRises: (dusk: string | null) =>
-    `The sun does not rise here on this day. ${dusk ? `Twilight ends at ${dusk}. ` : ''}` +
+  neverRises: (dawn: string | null, dusk: string | null) =>
+    'The sun does not rise here on this day. ' +
+    (dawn && dusk ? `Light to read a map by from ${dawn} to ${dusk}. ` : '') +
     'Carry a light.',
+  beforeDawn: (dawn: string, sunrise: string) =>
+    `It is dark until ${dawn} (sunrise ${sunrise}): stay put if you can, and walk at first light.`,
+  beforeSunrise: (sunrise: string) => `Twilight: the sun rises at ${sunrise}.`,
   ofOuting: (time: string) => `Planned from the outing’s own last time, ${time}.`,
   bySun: 'Times are by the sun’s zone at the start.',
   needsPace:
@@ -132,13 +137,37 @@ export function planningWords(planning: Planning, shortestMinutes: number | null
     .join(' ');
 }
 
+type Sets = Extract<Daylight, { kind: 'sets' }>;
+
+export const neverRisesWords = (
+  { twilightBegins, twilightEnds }: Extract<Daylight, { kind: 'never-rises' }>,
+  time: Planning['time'],
+): string =>
+  WAY_WORDS.neverRises(
+    twilightBegins === null ? null : time(twilightBegins),
+    twilightEnds === null ? null : time(twilightEnds),
+  );
+
+/** What holds before the sun is up; null once it is. */
+export function beforeSunriseWords(
+  { twilightBegins, sunrise }: Sets,
+  now: number,
+  time: Planning['time'],
+): string | null {
+  if (now >= sunrise) return null;
+  const isDark = twilightBegins !== null && now < twilightBegins;
+  return isDark
+    ? WAY_WORDS.beforeDawn(time(twilightBegins), time(sunrise))
+    : WAY_WORDS.beforeSunrise(time(sunrise));
+}
+
 /** The daylight left, for a shortest way of so many minutes. */
 function lightWords({ light, now, time }: Planning, shortestMinutes: number | null): string {
   if (!light) return WAY_WORDS.noPosition;
   if (light.kind === 'stays-up') return WAY_WORDS.staysUp;
-  if (light.kind === 'never-rises') {
-    return WAY_WORDS.neverRises(light.twilightEnds === null ? null : time(light.twilightEnds));
-  }
+  if (light.kind === 'never-rises') return neverRisesWords(light, time);
+  const early = beforeSunriseWords(light, now, time);
+  if (early !== null) return `${early} ${WAY_WORDS.sunsetAt(time(light.sunset))}`;
   const dusk = light.twilightEnds === null ? null : time(light.twilightEnds);
   if (shortestMinutes === null) return WAY_WORDS.sunset(time(light.sunset), dusk);
   const latest = light.sunset - shortestMinutes * 60_000;
@@ -146,9 +175,11 @@ function lightWords({ light, now, time }: Planning, shortestMinutes: number | nu
   return `${WAY_WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
 }
 
-/** True when it is after sunset at a moment, or the sun doesn't rise at all. */
+/** True while the sun is down at a moment of the day, or doesn't rise at all. */
 export const isDarkAt = (light: Daylight | null, at: number): boolean =>
-  light !== null && (light.kind === 'never-rises' || (light.kind === 'sets' && at > light.sunset));
+  light !== null &&
+  (light.kind === 'never-rises' ||
+    (light.kind === 'sets' && (at > light.sunset || at < light.sunrise)));
 
 /** The least chance that each saying stands for. */
 const CHANCES: readonly [number, string][] = [

@@ -45,7 +45,11 @@ describe('time and light', () => {
       daylightAt({ latitude, longitude: 15 }, Date.parse(`${day}T12:00:00Z`));
     expect(light(78, '2026-06-21')).toEqual({ kind: 'stays-up' });
     expect(light(-78, '2026-12-21')).toEqual({ kind: 'stays-up' });
-    expect(light(78, '2026-12-21')).toEqual({ kind: 'never-rises', twilightEnds: null });
+    expect(light(78, '2026-12-21')).toEqual({
+      kind: 'never-rises',
+      twilightBegins: null,
+      twilightEnds: null,
+    });
     expect(light(-78, '2026-06-21').kind).toBe('never-rises');
     // At 69° in December the sun stays down, and noon has civil twilight.
     expect(light(69, '2026-12-21')).toMatchObject({
