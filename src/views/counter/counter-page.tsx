@@ -54,7 +54,6 @@ export function CounterPage(props: CounterProps) {
     >
       <Following counter={counter} count={count} />
       <OnTheWay solution={solution} counter={counter} count={count} />
-      <NotInSight solution={solution} counter={counter} count={count} />
       {on && (
         <RouteAhead
           solution={solution}
@@ -73,6 +72,8 @@ export function CounterPage(props: CounterProps) {
       <ThingsSeen counter={counter} count={count} onOther={() => setDialog('feature')} />
       <Said counter={counter} />
       <Actions counter={counter} count={count} onNamed={() => setDialog('arrived')} />
+      {/* Below all that a thumb may rest on: nothing moves when it appears. */}
+      <NotInSight solution={solution} counter={counter} count={count} />
       <div className={styles.grounds}>
         <GroundChips
           grounds={groundsOf(solution)}
