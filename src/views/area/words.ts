@@ -73,8 +73,8 @@ export const WORDS = {
     `${count === 1 ? 'One reading explains it.' : 'Probably one of these.'} Look at the ground, ` +
     'or in the log, before you correct anything. Until then the map is bent by it.',
   noneExplains:
-    'No single mistake explains it. Least unlikely, each by itself; two together are more likely. ' +
-    'The map stays bent until it is found.',
+    'No single mistake explains it. Least unlikely, each by itself; two together are more ' +
+    'likely. The map stays bent until it is found.',
   lookAt: (what: string) => `Look at ${what}.`,
   probability: (share: number) =>
     share > 0.99 ? 'Over 99 %:' : share < 0.01 ? 'Under 1 %:' : `${Math.round(100 * share)} %:`,

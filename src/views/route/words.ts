@@ -170,7 +170,7 @@ export const WORDS = {
   copied: 'Copied.',
   share: 'Share',
   aimedOff: (side: string, what: string, turn: string, along: string) =>
-    `Aimed off ${side}: walk on until you meet ${what}, then turn ${turn}, about ${along}.`,
+    `Aiming off ${side}: walk on until you meet ${what}, then turn ${turn}, about ${along}.`,
   direct: (bearing: string) => `direct ${bearing}`,
   startRoute: 'Start a new outing on it',
   follow: (outing: string) => `Follow it in “${outing}”`,

@@ -162,7 +162,7 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
     alongMetres: off.along,
     rightMetres: off.right,
     way,
-    // From the point before it is walked as it is planned, and that may be aimed off.
+    // From the point before it is walked as it is planned, and that may be with aiming off.
     set: isAtPoint && next.aim?.ok ? (next.set ?? direct) : direct,
     direct,
     within95Metres: within95(isAtPoint ? walk : sumCovariance(walk, totalOf(since))),

@@ -9,7 +9,7 @@ const place = ({ latitude, longitude }: { latitude: number; longitude: number })
 
 /** What tells whoever searches that a leg leads beside its point on purpose. */
 const aimedText = ({ aim, plan: { aimOff } }: RouteLeg): string =>
-  aim?.ok && aimOff ? `; aimed off ${aimOff.side} onto ${aimOff.what}` : '';
+  aim?.ok && aimOff ? `; aiming off ${aimOff.side} onto ${aimOff.what}` : '';
 
 /**
  * The plan as a text to leave with someone: who, where, by when, and when to call for help. Plain

@@ -57,7 +57,7 @@ export interface RouteLeg {
   /** From each north, at the beginning of the leg; magnetic is null without a declination. */
   readonly bearing: BearingFromEach;
   /**
-   * What the compass is set to by the declination method of the route, aimed off where that is
+   * What the compass is set to by the declination method of the route, aiming off where that is
    * planned; null without one.
    */
   readonly set: Bearing | null;

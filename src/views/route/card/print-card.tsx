@@ -69,7 +69,7 @@ function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
   const catching = catchingWords(leg);
   const aim =
     leg.aim?.ok && aimOff
-      ? `Aimed off ${aimOff.side} onto ${aimOff.what}: there turn ${leg.aim.aim.turn}, about ` +
+      ? `Aim off ${aimOff.side} onto ${aimOff.what}: there turn ${leg.aim.aim.turn}, about ` +
         `${lengthText(leg.aim.aim.alongMetres)} along it.`
       : null;
   return (

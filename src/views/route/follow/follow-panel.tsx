@@ -144,7 +144,7 @@ function NextLeg({ plan, followed, solution, log }: Props) {
   );
 }
 
-/** What is met beside the point, where the leg is aimed off on purpose. */
+/** What is met beside the point, where the leg aims off on purpose. */
 function Aimed({ followed: { next, set } }: Pick<Props, 'followed'>) {
   const { aimOff } = next?.plan ?? {};
   if (!next?.aim?.ok || !aimOff || set !== next.set) return null;

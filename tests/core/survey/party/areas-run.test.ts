@@ -16,7 +16,7 @@ const PINNED = outing(
 const OTHER = outing('b', 'declination 19 W\nstart Birch\n100 180m > Fen\n190 320m > Rock');
 
 describe('an area that is adjusted in a worker', () => {
-  it('is solved on the same network as on the page (known places were lost: 95 m apart)', async () => {
+  it('is solved on the same network as on the page (it lost known places: 95 m)', async () => {
     const area = {
       ...blankArea('area', 'Area', ['a', 'b']),
       known: [{ outing: 'b', station: 'Rock', position: { latitude: 54.2, longitude: -63.49 } }],
