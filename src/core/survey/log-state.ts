@@ -157,6 +157,8 @@ export function takeLength(
   if (state.unit === null) {
     state.unit = 'pace';
     state.general = state.paceToCome ?? ONE_PACE;
+    // What was asked of a ground before was told of no pace at all.
+    state.borrowed = null;
   }
   const isKnown = !Number.isNaN(paceOn(state, ground).paceLength);
   return isKnown ? null : countFault(length.unit === 'steps' ? 'steps' : 'paces', false);

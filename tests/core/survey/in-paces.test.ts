@@ -6,6 +6,7 @@ import { sketchSvg } from '@/formats/svg';
 import { warningsOf } from '@/core/checks';
 import { interpretLine } from '@/core/log-text/interpret';
 import { logbookOf } from '@/core/model/logbook';
+import { paceOn } from '@/core/survey/log-state';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { refusal, solvedLog } from '../../support/outings';
 
@@ -99,6 +100,10 @@ describe('an outing whose lengths are all in paces', () => {
       unit: 'pace',
       home: { distanceMetres: 65, paces: null },
     });
+    // Whatever was asked of a ground before: the counter asks, and nothing is known there.
+    expect(paceOn(empty.end, 'rough').paceLength).toBeNaN();
+    const rough = interpretLine('220 65p rough', empty);
+    expect(rough.kind === 'entry' && rough.preview).toMatchObject({ unit: 'pace' });
     const metres = interpretLine('220 65m', empty);
     expect(metres.kind === 'entry' && metres.preview).toMatchObject({ unit: 'metre' });
     const beside = interpretLine('140 50m', solvedLog('220 65p').solution);
