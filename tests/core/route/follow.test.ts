@@ -122,7 +122,7 @@ describe('an outing that follows a route', () => {
 
   it('goes on within the outing in hand, from where one is; its start stays home', () => {
     const begun = solvedLog(
-      'start Hut at 54.21 -63.49\ndeclination 19 W\npace 65 per 100 m\n220 300m\n300 200m > Rock',
+      'start Hut at 54.21 -63.49\ndeclination 19 W\npace 65 per 100 m\n220 300m\n300 200m > Dock',
     );
     const here = positionOfStation(begun.solution.places, 2)!;
     const route = replannedFrom(plan, here, -1, 'new');
