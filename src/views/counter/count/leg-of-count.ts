@@ -165,7 +165,7 @@ export function entriesOf(
   const features = count.seen.map((feature): Entry => {
     const { what, thing, side, sideMetres = 0 } = feature;
     const about = { ...(side && { side }), ...(thing && { thing }), what };
-    // In paces alone a length in metres would be refused; so would one of no length be in either.
+    // In paces alone a length in metres would be refused.
     if (!isTimed && solution.end.unit !== 'metre') {
       const along = { unit: 'paces', value: tenths(feature.paces) } as const;
       const aside = { unit: 'paces', value: sideMetres } as const;
