@@ -10,6 +10,7 @@ interface Answer {
   readonly bias: { degrees: number; sigma: number } | null;
   readonly crossings: readonly { place: Record<string, number> }[];
   readonly warnings: readonly { code: string; message: string }[];
+  readonly declination: { source: string; east: number | null; model: number | null };
   readonly error?: { message: string; path?: string };
 }
 
@@ -31,6 +32,26 @@ const square = [
 ];
 
 describe('POST /api/fix', () => {
+  it('says which declination it went by, and doubts one that can’t be right there', async () => {
+    const known = [
+      { name: 'Hill', latitude: 54.21, longitude: -63.52 },
+      { name: 'Hut', latitude: 54.205, longitude: -63.49 },
+    ];
+    const bearings = [
+      { to: 'Hill', bearing: '321' },
+      { to: 'Hut', bearing: '074' },
+    ];
+    const asked = { known, bearings, date: '2026-07-30' };
+    const typed = await ask({ ...asked, declination: '12 E' });
+    expect(typed.declination).toMatchObject({ source: 'typed', east: 12 });
+    expect(typed.declination.model).toBeCloseTo(-19, 0);
+    expect(typed.warnings.map(({ code }) => code)).toContain('declination-doubtful');
+    const modelled = await ask({ ...asked, declination: 'model' });
+    expect(modelled.declination.source).toBe('model');
+    expect(modelled.declination.east).toBe(modelled.declination.model);
+    expect(modelled.warnings.map(({ code }) => code)).not.toContain('declination-doubtful');
+  });
+
   it('answers in the plane of its places', async () => {
     const bearings = [
       { to: 'church', bearing: '000' },

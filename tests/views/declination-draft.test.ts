@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { CORRECTIONS } from '@/core/model/header';
 import { headerOf } from '@/core/model/outing';
 import { solve } from '@/core/survey/solve';
-import { compassNorth, draftOf, marginSum, readDraft } from '@/views/shared/declination/draft';
+import { northOfMethod } from '@/core/north/outing-norths';
+import { draftOf, marginSum, readDraft } from '@/views/shared/declination/draft';
 import { anyOuting, outingOf } from '../support/outings';
 
 describe('the draft of the declination settings', () => {
@@ -72,7 +73,7 @@ describe('the draft of the declination settings', () => {
   });
 
   it('knows from which north the compass reads with each method', () => {
-    const reads = CORRECTIONS.map((correction) => compassNorth(correction, 'grid'));
+    const reads = CORRECTIONS.map((correction) => northOfMethod(correction, 'grid'));
     expect(reads).toEqual(['magnetic', 'magnetic', 'grid', 'grid', 'magnetic', 'magnetic']);
   });
 });

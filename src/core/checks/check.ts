@@ -17,6 +17,7 @@ export interface Warning {
     | 'ground-without-pace'
     | 'angle-disagrees'
     | 'angle-old'
+    | 'north-contradicts'
     | 'model-outside-window'
     | 'far-north-compass'
     | 'annual-change-large'

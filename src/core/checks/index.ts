@@ -16,13 +16,14 @@ import { groundWithoutPace } from './legs/ground-without-pace';
 import { fixDisagrees } from './legs/fix-disagrees';
 import { blunderLikely } from './legs/blunder-likely';
 import { legShort } from './legs/leg-short';
+import { northContradicts } from './header/north-contradicts';
 import { modelOutsideWindow } from './header/model-outside-window';
 import { paceImplausible } from './legs/pace-implausible';
 import { sameLegTwice } from './legs/same-leg-twice';
 import { walkedBack } from './legs/walked-back';
 
-/** Every check. A new one is one more file and one more name here. */
-const CHECKS: readonly Check[] = [
+/** Checks of what holds for all of a log. A new one is one more file and one more name here. */
+const HEADER_CHECKS: readonly Check[] = [
   angleDisagrees,
   angleOld,
   annualChangeLarge,
@@ -30,6 +31,11 @@ const CHECKS: readonly Check[] = [
   nearPole,
   modelOutsideWindow,
   farNorthCompass,
+  northContradicts,
+];
+
+/** Checks of its lines. */
+const LINE_CHECKS: readonly Check[] = [
   backBearingOff,
   expectedOtherWay,
   legShort,
@@ -62,10 +68,17 @@ function acceptedWarnings({ outing }: Solution): Set<string> {
   return accepted;
 }
 
-/** All warnings that weren't accepted: the header's first, then line by line. */
-export function warningsOf(solution: Solution): Warning[] {
+/** The warnings of some checks that weren't accepted: the header's first, then line by line. */
+function found(solution: Solution, checks: readonly Check[]): Warning[] {
   const accepted = acceptedWarnings(solution);
-  return workingIn(solution.places.frame.unit, () => CHECKS.flatMap((check) => check(solution)))
+  return workingIn(solution.places.frame.unit, () => checks.flatMap((check) => check(solution)))
     .filter((warning) => !accepted.has(acceptance(warning)))
     .sort((a, b) => order(a) - order(b));
 }
+
+/** All warnings that weren't accepted. */
+export const warningsOf = (solution: Solution): Warning[] =>
+  found(solution, [...HEADER_CHECKS, ...LINE_CHECKS]);
+
+/** Those of the header: quick, whatever the length of the log. */
+export const headerWarnings = (solution: Solution): Warning[] => found(solution, HEADER_CHECKS);

@@ -3,6 +3,7 @@ import { isLeg, type Entry, type EntryOf } from '../entries/entry';
 import type { HomeReadings } from '../entries/reckoning';
 import type { Header } from '../model/header';
 import { headerOf, type Outing } from '../model/outing';
+import { compassNorth } from '../north/outing-norths';
 import type { North } from '../units/bearing';
 import { addEntries, checked, type Command } from './command';
 import { apply, insertion, type Operation } from './operations';
@@ -56,7 +57,7 @@ export const isGeneralPace = (entry: Entry): entry is EntryOf<'pace'> =>
 
 /** Which north the lines that follow are read from. */
 export const readingNorthAtEnd = (outing: Outing): North =>
-  outing.entries.findLast((entry) => entry.kind === 'read')?.north ?? 'magnetic';
+  outing.entries.findLast((entry) => entry.kind === 'read')?.north ?? compassNorth(outing);
 
 /**
  * Changes the settings of an outing. Readings stay as they were read, each with its north; another

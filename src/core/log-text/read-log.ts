@@ -3,8 +3,10 @@ import { ENTRIES, isLeg, type Entry, type EntryRegistry } from '../entries/entry
 import type { Fault, OnceOnly, OutingFault } from '../faults/fault';
 import { blankOuting, type Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
+import { compassNorth } from '../north/outing-norths';
 import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
+import type { North } from '../units/bearing';
 import { fail, ok, type Result } from '../units/result';
 import { isHeadingLine } from './heading-line';
 import { contextAfter, PLAIN_CONTEXT, readLine, type ReadLine } from './read-line';
@@ -39,9 +41,14 @@ class LogCollector {
   readonly faults: LogFault[] = [];
   private someLineRead = false;
   /** What the lines so far have set for the next one. */
-  context: ReadingContext = PLAIN_CONTEXT;
+  context: ReadingContext;
 
-  constructor(readonly outing: Outing) {}
+  constructor(
+    readonly outing: Outing,
+    north: North,
+  ) {
+    this.context = { ...PLAIN_CONTEXT, north };
+  }
 
   fault(fault: Fault, line: number, column: number): void {
     this.faults.push({ fault, line, column });
@@ -82,6 +89,15 @@ class LogCollector {
   }
 }
 
+/** What decides which north a compass reads from, wherever in the log it is written. */
+function methodOf(lines: readonly string[]): Outing {
+  const said = lines.filter((line) => /^\s*(correction|declination|convergence)\b/i.test(line));
+  return said.reduce((outing, line) => {
+    const read = readLine(line);
+    return read.ok && 'header' in read.value ? { ...outing, ...read.value.header } : outing;
+  }, blankOuting(''));
+}
+
 /**
  * Reads every line of a log, without solving it. Blank lines, lines that begin with # and the heads
  * of columns are skipped. Fails with the faults of all lines, the first twenty.
@@ -96,7 +112,7 @@ export function readLines(
   if (text.length > LARGEST_LOG) return tooLarge(LARGEST_LOG, 'bytes', 1);
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
   if (lines.length > MOST_LINES) return tooLarge(MOST_LINES, 'lines', MOST_LINES + 1);
-  const log = new LogCollector(blankOuting(id));
+  const log = new LogCollector(blankOuting(id), compassNorth(methodOf(lines)));
   for (const [index, written] of lines.entries()) {
     if (log.faults.length >= MOST_FAULTS) break;
     const first = written.trimStart();
@@ -106,6 +122,7 @@ export function readLines(
     else log.fault(read.fault.fault, index + 1, read.fault.column);
   }
   if (log.faults.length > 0) return fail(log.faults);
+  if (!log.lineOfHeader.has('show')) log.outing.show = { north: compassNorth(log.outing) };
   const { outing, lineOfEntry, columnsOfEntry, lineOfHeader } = log;
   return ok({ outing, lineOfEntry, columnsOfEntry, lineOfHeader });
 }

@@ -2,6 +2,7 @@ import { writeEntry, type Entry } from '../entries/entry';
 import type { Fault, OnceOnly, OutingFault } from '../faults/fault';
 import type { Header } from '../model/header';
 import type { EarthModels } from '../north/earth-models';
+import { compassNorth } from '../north/outing-norths';
 import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
 import { isHeadingLine } from './heading-line';
@@ -66,6 +67,9 @@ export function readMoreLines(
       if (!fault) lineOfHeader.set(once, lines.length);
       if (once === 'header') context = { ...context, bareUnit: 'metres' };
       header = { ...header, ...read.value.header };
+      if (![...outing.entries, ...entries].some(({ kind }) => kind === 'read')) {
+        context = { ...context, north: compassNorth({ ...outing, ...header }) };
+      }
       const canonical = headerLine({ ...outing, ...header }, once);
       lines.push({ ...about, written: canonical, fault, repairs: [] });
     }

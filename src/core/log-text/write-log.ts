@@ -1,6 +1,7 @@
 import { writeEntry } from '../entries/entry';
 import type { OnceOnly } from '../faults/fault';
 import type { Outing } from '../model/outing';
+import { compassNorth } from '../north/outing-norths';
 import type { North } from '../units/bearing';
 import { HEADER_LINES } from './header-lines';
 import type { HeaderLine } from './header-lines/header-line';
@@ -26,7 +27,7 @@ export const headerLines = (outing: Outing): string[] =>
 /** An outing as the canonical text of its log: reading and writing it again gives the same text. */
 export function writeLog(outing: Outing): string {
   const lines = headerLines(outing);
-  let read: North = 'magnetic';
+  let read: North = compassNorth(outing);
   for (const entry of outing.entries) {
     lines.push(writeEntry(entry, read));
     if (entry.kind === 'read') read = entry.north;

@@ -30,3 +30,14 @@ export interface EarthModels {
   /** The first and last day that the models reach. */
   readonly reach: { readonly from: string; readonly until: string };
 }
+
+/** What a model says at a place on a day (YYYY-MM-DD); null without one of them, or out of reach. */
+export function fieldAt(
+  models: EarthModels | null,
+  place: Position | null | undefined,
+  day: string | undefined,
+): FieldAtPlace | null {
+  if (!models || !place || day === undefined) return null;
+  const found = models.declination(place, day);
+  return found.ok ? found.value : null;
+}

@@ -3,8 +3,9 @@ import type { Correction, DeclinationSetting, Header, MarginDeclination } from '
 import { angleEast } from '../readings/angle';
 import type { Position } from '../readings/position';
 import { fail, ok, type Result } from '../units/result';
+import type { North } from '../units/bearing';
 import type { Degrees } from '../units/units';
-import type { EarthModels, FieldAtPlace } from './earth-models';
+import { fieldAt, type EarthModels, type FieldAtPlace } from './earth-models';
 import type { Norths } from './norths';
 
 const MILLISECONDS_PER_YEAR = 365.2425 * 86_400_000;
@@ -29,6 +30,8 @@ export interface OutingNorths extends Norths {
   /** One sigma; 0 for a typed declination or a map margin. */
   readonly declinationSigmaDegrees: Degrees;
   readonly correction: Correction;
+  /** The north that the compass reads from by this method. */
+  readonly compassNorth: North;
   /** The declination as set, also where the method ignores it or needs none; null for none. */
   readonly statedEast: Degrees | null;
   /** What the field model says at the start; null without a position, a date or the model. */
@@ -41,21 +44,24 @@ export interface NorthsFault {
 }
 
 /** The declination method: as the outing says, else applied where a declination is set. */
-export const correctionOf = ({ correction, declination }: Header): Correction =>
+export const correctionOf = ({
+  correction,
+  declination,
+}: Pick<Header, 'correction' | 'declination'>): Correction =>
   correction?.how ?? (declination.source === 'none' ? 'none' : 'by-sum');
 
 type Place = Position | undefined;
 
-/** What the model says at the start, where it has all that it needs and accepts the day. */
-function fieldAtStart(
-  { date }: Header,
-  models: EarthModels | null,
-  place: Place,
-): FieldAtPlace | null {
-  if (!models || !place || !date) return null;
-  const found = models.declination(place, date.day);
-  return found.ok ? found.value : null;
-}
+/**
+ * The north that a compass reads from by each method: the needle's, but where its dial or its scale
+ * is set for the declination that of the map, which is true or grid.
+ */
+export const northOfMethod = (correction: Correction, map: North): North =>
+  correction === 'compass-set' || correction === 'by-mark' ? map : 'magnetic';
+
+/** The north that bearings without a letter are from, while no `read` line says another one. */
+export const compassNorth = (header: Pick<Header, 'correction' | 'declination' | 'convergence'>) =>
+  northOfMethod(correctionOf(header), header.convergence ? 'grid' : 'true');
 
 interface StatedDeclination {
   readonly east: Degrees | null;
@@ -132,8 +138,9 @@ export function outingNorths(
     declinationSource: header.declination.source,
     declinationSigmaDegrees: stated.value.sigma,
     correction,
+    compassNorth: compassNorth(header),
     statedEast: stated.value.east,
-    field: fieldAtStart(header, models, place),
+    field: fieldAt(models, place, header.date?.day),
   });
 }
 

@@ -1,7 +1,8 @@
 import type { Aim, FieldFault, HomeReadings, PaceReadings } from '../entries/reckoning';
 import type { Means, PaceInUse } from '../errors/means';
 import type { Field } from '../faults/fault';
-import { readingOffset, type Norths } from '../north/norths';
+import { readingOffset } from '../north/norths';
+import type { OutingNorths } from '../north/outing-norths';
 import type { BearingReading } from '../readings/bearing';
 import { isCount, type DistanceReading, type LengthReading } from '../readings/distance';
 import type { PlaneUnit } from '../units/plane';
@@ -61,7 +62,7 @@ const ONE_PACE: GroundPace = {
  * The state at the top of a log. `paces` are its `pace` lines, in their order: counts before the
  * first one are of that pace, and without any a log may be worked in paces.
  */
-export function initialState(norths: Norths, paces: readonly PaceReadings[] = []): LogState {
+export function initialState(norths: OutingNorths, paces: readonly PaceReadings[] = []): LogState {
   const general = paces.find(({ ground }) => ground === undefined);
   const offset = (north: North) => readingOffset(north, norths) ?? NaN;
   return {
@@ -72,7 +73,7 @@ export function initialState(norths: Norths, paces: readonly PaceReadings[] = []
     borrowed: null,
     aim: 'landmark',
     compass: '',
-    readingNorth: 'magnetic',
+    readingNorth: norths.compassNorth,
     offset: { magnetic: offset('magnetic'), true: offset('true'), grid: offset('grid') },
     mapByCompass: norths.mapReadAsMagnetic === true,
     lastSpeed: null,

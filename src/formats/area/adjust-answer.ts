@@ -1,3 +1,4 @@
+import { headerWarnings } from '../../core/checks';
 import { writeBearing } from '../../core/readings/bearing';
 import { writeDistance } from '../../core/readings/distance';
 import { ellipse } from '../../core/errors/ellipse';
@@ -62,6 +63,9 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
     suspects: suspectsOf(survey)
       .slice(0, MOST_SUSPECTS)
       .map((suspect) => suspectFields(party, suspect, unit, lineOf)),
+    warnings: party.members.flatMap(({ solution }, outing) =>
+      headerWarnings(solution).map(({ code, message }) => ({ outing, code, message })),
+    ),
     unchecked: uncheckedOf(survey).map((source) => ({
       outing: source.outing,
       line: lineOf(source),

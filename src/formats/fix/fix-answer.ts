@@ -2,6 +2,8 @@ import type { Fix } from '../../core/survey/fix/point/fix';
 import type { FixWarning } from '../../core/survey/fix/point/warnings';
 import { placeTexts } from '../../core/place/place-text';
 import type { Position } from '../../core/readings/position';
+import { declinationDoubt, disagreementText } from '../../core/north/declination-doubt';
+import type { OutingNorths } from '../../core/north/outing-norths';
 import { ellipseFields } from '../home-answer';
 
 /** A fix, and where it is on the earth; null for one in a plane. */
@@ -24,8 +26,10 @@ export function fixAnswer(
   found: Placed | null,
   crossings: readonly Placed[],
   warnings: readonly FixWarning[],
+  norths: OutingNorths,
 ) {
   const fix = found?.fix ?? null;
+  const doubt = declinationDoubt(norths);
   return {
     place: found && placeFields(found),
     ellipse: fix && ellipseFields(fix.ellipse),
@@ -44,6 +48,14 @@ export function fixAnswer(
       place: placeFields(each),
       ellipse: ellipseFields(each.fix.ellipse),
     })),
-    warnings: warnings.map(({ code, message }) => ({ code, message })),
+    declination: {
+      source: norths.declinationSource,
+      east: norths.declinationEast,
+      model: norths.field?.eastDegrees ?? null,
+    },
+    warnings: [
+      ...(doubt ? [{ code: 'declination-doubtful', message: disagreementText(doubt) }] : []),
+      ...warnings.map(({ code, message }) => ({ code, message })),
+    ],
   };
 }

@@ -1,11 +1,13 @@
 import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
+import { headerWarnings } from '@/core/checks';
 import { LONGEST_NAME } from '@/core/readings/name';
 import { aboutOuting, outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
+import page from '@/views/shared/page/page.module.css';
 import styles from './area.module.css';
 import { LineSample } from './map/line-sample';
 import type { OpenArea } from './use-area';
@@ -32,6 +34,7 @@ export function Members({ open, hidden, onHidden }: Props) {
       <ul className={styles.rows}>
         {members.map(({ solution }, outing) => {
           const id = ids[outing]!;
+          const warnings = headerWarnings(solution);
           const name = visibleText(solution.outing.name) || WORDS.untitled;
           return (
             <li key={id} className={styles.member}>
@@ -44,6 +47,12 @@ export function Members({ open, hidden, onHidden }: Props) {
               <span className={styles.grow}>
                 <a href={viewUrl('outing', id)}>{name}</a>
                 <span className={styles.soft}> {aboutOuting(solution.outing)}</span>
+                {warnings.map(({ code, message }) => (
+                  <span key={code} className={page.warning}>
+                    {' '}
+                    {message}
+                  </span>
+                ))}
               </span>
               <PressButton
                 look="plain"

@@ -20,7 +20,7 @@ import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { adjustInWorker, type AreaRun } from '@/workers/area/areas';
 import { browserDatabase } from '@/store/browser-database';
-import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
+import { modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
 
 interface Stored {
   readonly area: AreaState | null;
@@ -167,7 +167,7 @@ export function useArea(id: string): AreaOpening {
     () => (ready && area ? ready.outings.filter((outing) => area.outings.includes(outing.id)) : []),
     [ready, area],
   );
-  const needs = members.map(modelsNeeded);
+  const needs = members.map(modelsUsed);
   const models = useEarthModels(
     needs.includes('grid') ? 'grid' : needs.includes('field') ? 'field' : 'none',
   );

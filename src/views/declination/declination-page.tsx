@@ -4,7 +4,7 @@ import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import { Button } from 'antd';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { warningsOf } from '@/core/checks';
+import { headerWarnings } from '@/core/checks';
 import type { OutingSettings } from '@/core/edit/settings';
 import type { EarthModels } from '@/core/north/earth-models';
 import type { Position } from '@/core/readings/position';
@@ -69,7 +69,7 @@ function Method({ solution, onSettings }: MethodProps) {
   const { places, end } = solution;
   const { norths } = places.frame;
   const { name, does } = CORRECTION_WORDS[norths.correction];
-  const warnings = warningsOf(solution).filter(({ at }) => 'header' in at);
+  const warnings = headerWarnings(solution);
   return (
     <section className={styles.method} aria-label={WORDS.method}>
       <div>

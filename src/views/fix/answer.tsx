@@ -1,5 +1,7 @@
 import { addEntries } from '@/core/edit/command';
 import { addLines } from '@/core/edit/settings';
+import type { DeclinationSetting } from '@/core/model/header';
+import type { FixDeclination } from '@/core/navigation/fix/fix-declination';
 import type { FixDraft, FixHere } from '@/core/navigation/fix/fix-here';
 import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
 import type { KnownPlace } from '@/core/model/known-place';
@@ -13,8 +15,9 @@ import { PressButton } from '@/ui/controls/press-button';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useOnce } from '@/views/shared/data/use-once';
+import { DeclinationLine } from './declination-line';
 import { startAt } from './start-at';
-import { EMPTY_DRAFT } from './use-draft';
+import { clearedDraft } from './use-draft';
 import styles from './fix.module.css';
 import { WayTo } from './way-to';
 import { WORDS } from './words';
@@ -23,6 +26,9 @@ interface Props {
   here: FixHere;
   solution: Solution;
   draft: FixDraft;
+  declination: FixDeclination;
+  /** Resolves to why it was not set, or null. */
+  onDeclination: (setting: DeclinationSetting) => Promise<string | null>;
   open: OpenOuting | null;
   known: readonly KnownPlace[];
   change: (change: Partial<FixDraft>) => void;
@@ -37,6 +43,11 @@ export function Answer(props: Props) {
   const { found, warnings } = here;
   return (
     <section className={styles.answer} aria-label="Fix">
+      <DeclinationLine
+        declination={props.declination}
+        outing={solution.outing}
+        onSet={props.onDeclination}
+      />
       {found ? <Sentence found={found} /> : here.sights.length === 0 && <p>{WORDS.none}</p>}
       <Slips here={here} />
       {here.sights.length > 0 &&
@@ -136,7 +147,7 @@ function Actions({ here, solution, draft, open, change, say }: Props) {
     const lines = logLinesOf(solution, draft, here);
     const refused = outcomeMessage(await open.run(addEntries(lines)));
     say(refused ?? WORDS.logged);
-    if (!refused) change({ ...EMPTY_DRAFT, withLog: draft.withLog });
+    if (!refused) change(clearedDraft(draft));
   });
   const [setHere] = useOnce(async () => {
     if (!open || !here.found) return;
@@ -144,7 +155,7 @@ function Actions({ here, solution, draft, open, change, say }: Props) {
     say(outcomeMessage(await open.run(addLines([], { start }))) ?? WORDS.hereSaved);
   });
   const [start, starting] = useOnce(async () => {
-    if (here.found) say(await startAt(here.found.position));
+    if (here.found) say(await startAt(here.found.position, solution.outing.declination));
   });
   return (
     <div className={styles.row}>

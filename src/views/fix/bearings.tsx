@@ -9,7 +9,7 @@ import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { DEMO_PLACES } from './demo-places';
 import styles from './fix.module.css';
-import { EMPTY_DRAFT } from './use-draft';
+import { clearedDraft } from './use-draft';
 import { SightForm } from './sight-form';
 import type { Known } from './use-known';
 import { WORDS } from './words';
@@ -56,9 +56,7 @@ export function Bearings(props: Props) {
         ))}
       </ol>
       {draft.sights.length > 0 && (
-        <PressButton onClick={() => change({ ...EMPTY_DRAFT, withLog: draft.withLog })}>
-          {WORDS.clear}
-        </PressButton>
+        <PressButton onClick={() => change(clearedDraft(draft))}>{WORDS.clear}</PressButton>
       )}
       {points.length === 0 ? (
         <>

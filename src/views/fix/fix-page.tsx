@@ -1,6 +1,10 @@
 'use client';
 import { Tabs } from 'antd';
+import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
+import { fixDeclination } from '@/core/navigation/fix/fix-declination';
+import type { DeclinationSetting } from '@/core/model/header';
+import type { EarthModels } from '@/core/north/earth-models';
 import { fixHere, nearestFirst, type FixDraft } from '@/core/navigation/fix/fix-here';
 import { isLine } from '@/core/model/known-place';
 import type { Position } from '@/core/readings/position';
@@ -8,7 +12,6 @@ import { positionOfStation } from '@/core/survey/positions';
 import type { Solution } from '@/core/survey/solution';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { BACK_TO_OUTINGS, backToLog, ViewPage } from '@/views/shared/page/view-page';
-import { viewUrl } from '@/views/views';
 import { Answer } from './answer';
 import { Bearings } from './bearings';
 import { FixPicture } from './fix-picture';
@@ -26,10 +29,13 @@ interface Props {
   known: Known;
   draft: FixDraft;
   change: (change: Partial<FixDraft>) => void;
+  models: EarthModels | null;
+  onDeclination: (setting: DeclinationSetting) => Promise<string | null>;
 }
 
 /** Bearings to known places, and where they put one. */
-export function FixPage({ solution, open, known, draft, change }: Props) {
+export function FixPage(props: Props) {
+  const { solution, open, known, draft, change, models, onDeclination } = props;
   const { places } = known;
   const [said, say] = useState<string | null>(null);
   const goOn = (next: Partial<FixDraft>) => {
@@ -37,7 +43,6 @@ export function FixPage({ solution, open, known, draft, change }: Props) {
     change(next);
   };
   const here = useMemo(() => fixHere(solution, draft, places), [solution, draft, places]);
-  const isTrue = solution.places.frame.north === 'true';
   const at = here.found?.position ?? positionOfStation(solution.places, solution.current);
   const points = places.filter((place) => !isLine(place));
   return (
@@ -47,18 +52,14 @@ export function FixPage({ solution, open, known, draft, change }: Props) {
       back={open ? backToLog(solution.outing) : BACK_TO_OUTINGS}
       plain
     >
-      {!isTrue && open && (
-        <p className={styles.warning} role="alert">
-          {WORDS.needsDeclination}{' '}
-          <a href={viewUrl('declination', solution.outing.id)}>{WORDS.toDeclination}</a>
-        </p>
-      )}
       <div className={styles.columns}>
         <div className={styles.sheet}>
           <Answer
             here={here}
             solution={solution}
             draft={draft}
+            declination={fixDeclination(solution, here, models, dayjs().format('YYYY-MM-DD'))}
+            onDeclination={onDeclination}
             open={open}
             known={points}
             change={change}

@@ -1,4 +1,5 @@
 import dayjs from 'dayjs';
+import type { DeclinationSetting } from '@/core/model/header';
 import { blankOuting } from '@/core/model/outing';
 import { roundedPosition, type Position } from '@/core/readings/position';
 import { addOuting } from '@/store/outings';
@@ -9,8 +10,14 @@ import { askToKeep, browserDatabase, leaveFor } from '@/store/browser-database';
 import { ownPaces } from '@/views/shared/data/own-paces';
 import { viewUrl } from '@/views/views';
 
-/** Begins an outing at a position and opens it; resolves to why it could not be stored. */
-export async function startAt(at: Position): Promise<string | null> {
+/**
+ * Begins an outing at a position, by the declination of the fix, and opens it; resolves to why it
+ * could not be stored.
+ */
+export async function startAt(
+  at: Position,
+  declination: DeclinationSetting,
+): Promise<string | null> {
   const now = dayjs();
   const id = crypto.randomUUID();
   const position = roundedPosition(at);
@@ -20,7 +27,7 @@ export async function startAt(at: Position): Promise<string | null> {
       ...errorsOfNewOuting(),
       date: { day: now.format('YYYY-MM-DD'), time: now.format('HH:mm') },
       start: { name: 'Start', position },
-      declination: { source: 'model' as const },
+      declination,
       entries: await ownPaces(),
     };
     await addOuting(browserDatabase(), outing, now.toDate());

@@ -17,14 +17,23 @@ const readDraft = (kept: Record<string, unknown>): FixDraft => ({
   line: typeof kept.line === 'string' ? kept.line : null,
   solveCompass: kept.solveCompass === true,
   withLog: kept.withLog === true,
+  declination: text(kept.declination),
 });
 
-export const EMPTY_DRAFT: FixDraft = {
+const EMPTY_DRAFT: FixDraft = {
   sights: [],
   line: null,
   solveCompass: false,
   withLog: false,
+  declination: '',
 };
+
+/** Without its bearings; what it is found with stays. */
+export const clearedDraft = ({ withLog, declination }: FixDraft): FixDraft => ({
+  ...EMPTY_DRAFT,
+  withLog,
+  declination,
+});
 
 const keyOf = (outing: string) => `cairn-fix ${outing}`;
 

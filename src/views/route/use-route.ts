@@ -1,10 +1,12 @@
 'use client';
 import '@/core/place/grid-reader-provided';
+import dayjs from 'dayjs';
 import { useCallback, useMemo, useState } from 'react';
 import { checkRoute } from '@/core/checks/route';
 import type { RouteWarning } from '@/core/checks/route/route-check';
 import type { Route } from '@/core/model/route';
 import { isLine } from '@/core/model/known-place';
+import { fieldAt, type EarthModels } from '@/core/north/earth-models';
 import { clockAt } from '@/core/navigation/place-clock';
 import { sunsetMinutes } from '@/core/navigation/route/clock';
 import { planOf, type Plan } from '@/core/navigation/route/plan';
@@ -40,7 +42,7 @@ export type RouteOpening =
 const offsetNow = () => -new Date().getTimezoneOffset();
 
 /** What is known of a plan beside itself: when the sun sets, and what can't be crossed. */
-function useChecked(plan: Result<Plan, RouteFault> | null) {
+function useChecked(plan: Result<Plan, RouteFault> | null, models: EarthModels | null) {
   const known = useLive(useCallback(() => knownPlaces(browserDatabase()), []));
   return useMemo(() => {
     const [first] = plan?.ok ? plan.value.positions : [];
@@ -48,9 +50,11 @@ function useChecked(plan: Result<Plan, RouteFault> | null) {
     const sunset = plan?.ok ? sunsetMinutes(plan.value, offsetMinutes) : null;
     const places = known && 'value' in known ? known.value : [];
     const barriers = places.filter((place) => isLine(place) && place.isBarrier);
-    const around = { sunsetMinutes: sunset, barriers };
+    const day = plan?.ok ? (plan.value.route.date?.day ?? dayjs().format('YYYY-MM-DD')) : undefined;
+    const field = fieldAt(models, first, day);
+    const around = { sunsetMinutes: sunset, barriers, field };
     return { sunset, warnings: plan?.ok ? checkRoute(plan.value, around) : [] };
-  }, [plan, known]);
+  }, [plan, known, models]);
 }
 
 /** The route of an id, live across tabs. */
@@ -61,7 +65,7 @@ export function useRoute(id: string): RouteOpening {
   const actions = useMemo(() => documentActions(routeLogs, browserDatabase, id, setFault), [id]);
   const route = stored && 'value' in stored ? (stored.value.state?.document ?? null) : null;
   const plan = useMemo(() => (route && models ? planOf(route, models) : null), [route, models]);
-  const { sunset, warnings } = useChecked(plan);
+  const { sunset, warnings } = useChecked(plan, models);
   if (!stored) return { status: 'loading' };
   if ('error' in stored) return { status: 'failed', fault: storeFault(stored.error) };
   const { state, damaged } = stored.value;

@@ -33,6 +33,19 @@ describe('the checks of the declination', () => {
     expect(codes(`${DOCK}${line}\n000 100m`)).toEqual(expected);
   });
 
+  it('ask back where a dial that is set for the declination is said to read magnetic', () => {
+    const set = `${DOCK}declination 19.1 W\ncorrection compass-set\n`;
+    expect(codes(`${set}220 100m\nsee 040 ; hill`)).toEqual([]);
+    expect(codes(`${set}read true\n220 100m`)).toEqual([]);
+    expect(message(`${set}read magnetic\n220 100m\n300 50m`)).toMatch(
+      /^The adjusted compass reads from true north, yet 2 bearings .* turned by 19\.1° W.* next/,
+    );
+    expect(codes(`${set}220M 100m`)).toEqual(['north-contradicts']);
+    expect(codes(`${set}show magnetic\n220 100m`)).toEqual(['north-contradicts']);
+    expect(codes(`${set.replace('compass-set', 'by-sum')}220 100m`)).toEqual([]);
+    expect(codes(`${set}220M 100m\nright north-contradicts ; another compass`)).toEqual([]);
+  });
+
   it('say when east and west are swapped, and only then', () => {
     expect(message(`${DOCK}declination 19.1 E`)).toMatch(/East and west swapped\?/);
     expect(message(`${DOCK}declination 25 W`)).not.toMatch(/swapped/);

@@ -261,3 +261,43 @@ describe('limits', () => {
     expect(code('1 1m\n'.repeat(1000))).toBe('read');
   });
 });
+
+describe('the north of a compass that is set for the declination', () => {
+  const set = (how: string, more = '') =>
+    `declination 12.5 W\ncorrection ${how}\n${more}220 100m > Ford\n`;
+  const at = (text: string) => {
+    const { places } = solvedLog(text).solution;
+    return { ...places.at(1), shown: solvedLog(text).outing.show.north };
+  };
+
+  it('is the map’s, without a line that says so: its readings are not turned again', () => {
+    const untouched = at('declination 12.5 W\nread true\nshow true\n220 100m > Ford\n');
+    for (const how of ['compass-set', 'by-mark']) {
+      expect(at(set(how))).toEqual(untouched);
+      // Whatever the order of the lines.
+      expect(at(`220 100m > Ford\ncorrection ${how}\ndeclination 12.5 W\n`)).toEqual(untouched);
+    }
+    expect(at(set('by-sum')).shown).toBe('magnetic');
+    expect(at(set('by-sum')).east).toBeCloseTo(100 * Math.sin((207.5 * Math.PI) / 180), 9);
+  });
+
+  it('is grid north with a convergence, and what a read line says where there is one', () => {
+    const grid = at(set('compass-set', 'convergence 2 E\n'));
+    expect(grid.shown).toBe('grid');
+    expect(grid.east).toBeCloseTo(100 * Math.sin((222 * Math.PI) / 180), 9);
+    expect(at(set('compass-set', 'read magnetic\n')).east).toBeCloseTo(
+      100 * Math.sin((207.5 * Math.PI) / 180),
+      9,
+    );
+  });
+
+  it('survives writing and reading, with bearings from each north', () => {
+    for (const north of ['', 'M', 'T', 'G']) {
+      const { outing } = solvedLog(set('compass-set').replace('220', `220${north}`));
+      const again = solvedLog(writeLog(outing)).outing;
+      expect(again).toEqual(outing);
+    }
+    const shown = solvedLog(set('compass-set', 'show magnetic\n')).outing;
+    expect(solvedLog(writeLog(shown)).outing.show.north).toBe('magnetic');
+  });
+});

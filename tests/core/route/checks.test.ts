@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkRoute } from '@/core/checks/route';
+import { fieldAt, type FieldAtPlace } from '@/core/north/earth-models';
+import { earthModels } from '@/core/north/loaded-earth-models';
 import type { Barrier } from '@/core/checks/route/route-check';
 import { clockText, planTime, sunsetMinutes } from '@/core/navigation/route/clock';
 import { catchingWords, legInWords, slopeWords } from '@/core/navigation/route/in-words';
@@ -7,8 +9,13 @@ import { leaveText } from '@/core/navigation/route/leave-text';
 import { planned, ROUTE_TEXT } from '../../support/route/demo-route';
 
 const START = 'declination 19 W\npoint A at 54.2 -63.5\n';
-const found = (text: string, barriers: Barrier[] = [], sunset: number | null = null) =>
-  checkRoute(planned(text), { sunsetMinutes: sunset, barriers }).map(
+const found = (
+  text: string,
+  barriers: Barrier[] = [],
+  sunset: number | null = null,
+  field: FieldAtPlace | null = null,
+) =>
+  checkRoute(planned(text), { sunsetMinutes: sunset, barriers, field }).map(
     ({ code, leg, message }) => `${leg ?? '-'} ${code}: ${message}`,
   );
 /** A point so many millimetres away at 1:10 000, to the east. */
@@ -32,6 +39,22 @@ describe('what is missing in a plan', () => {
       expect(found(START + east(90, help)).join()).not.toContain('target-unseen');
     }
     expect(found(`sight 400m\n${START}${east(90)}`).join()).not.toContain('target-unseen');
+  });
+
+  it('is a declination that can’t be right there: 3° and four sigmas off the model', () => {
+    const field = fieldAt(earthModels, { latitude: 54.2, longitude: -63.5 }, '2026-07-30');
+    const codes = (declination: string) =>
+      found(`declination ${declination}\npoint A at 54.2 -63.5\n${east(10)}`, [], null, field)
+        .filter((each) => each.includes('declination'))
+        .map((each) => each.replace(/:.*apart\./, ':'));
+    expect(codes('19 E')).toEqual(['- declination-doubtful: East and west swapped?']);
+    const off = -field!.eastDegrees - 2.9;
+    expect(codes(`${off.toFixed(2)} W`)).toEqual([]);
+    expect(codes(`${(off - 0.2).toFixed(2)} W`)).toHaveLength(1);
+    // Where the needle is weak the model itself may be off by more.
+    const weak = { ...field!, sigmaDegrees: 2 };
+    const beside = found(`declination 12 W\npoint A at 54.2 -63.5\n${east(10)}`, [], null, weak);
+    expect(beside.join()).not.toContain('declination-doubtful');
   });
 
   it('is the declination, where there is none', () => {

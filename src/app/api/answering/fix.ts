@@ -131,8 +131,8 @@ export function answerFix({ text }: Question): Answer {
   if (line) {
     const { crossings, warnings } = crossingsOnEarth(question, line);
     const [best] = crossings;
-    return json(fixAnswer(best ? placed(best) : null, crossings.map(placed), warnings));
+    return json(fixAnswer(best ? placed(best) : null, crossings.map(placed), warnings, norths));
   }
   const { found, warnings } = fixOnEarth(question);
-  return json(fixAnswer(found && placed(found), [], warnings));
+  return json(fixAnswer(found && placed(found), [], warnings, norths));
 }

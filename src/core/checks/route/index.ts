@@ -9,11 +9,12 @@ import {
   tickBeyond,
 } from './legs';
 import type { RouteAround, RouteCheck, RouteWarning } from './route-check';
-import { late, noDeclination } from './whole';
+import { declinationDoubtful, late, noDeclination } from './whole';
 
 /** Every check of a plan. A new one is a function and a name here. */
 const ROUTE_CHECKS: readonly RouteCheck[] = [
   noDeclination,
+  declinationDoubtful,
   late,
   otherWay,
   samePlace,

@@ -1,3 +1,4 @@
+import type { FieldAtPlace } from '../../north/earth-models';
 import type { Plan } from '../../navigation/route/plan';
 
 /** Something in a plan that is missing or looks wrong. It changes nothing. */
@@ -11,6 +12,7 @@ export interface RouteWarning {
     | 'same-place'
     | 'late'
     | 'no-declination'
+    | 'declination-doubtful'
     | 'crosses-barrier';
   /** The number of the leg, from 1; null for the whole route. */
   readonly leg: number | null;
@@ -28,6 +30,8 @@ export interface RouteAround {
   /** Minutes of the route's clock at which the sun sets at its end; null where it isn't known. */
   readonly sunsetMinutes: number | null;
   readonly barriers: readonly Barrier[];
+  /** What the model says at its first point, on its day or today; null where that isn't known. */
+  readonly field: FieldAtPlace | null;
 }
 
 export type RouteCheck = (plan: Plan, around: RouteAround) => RouteWarning[];

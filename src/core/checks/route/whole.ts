@@ -1,4 +1,5 @@
 import { arrivalMinutes, clockText } from '../../navigation/route/clock';
+import { declinationDoubt, disagreementText } from '../../north/declination-doubt';
 import { minutesOfDay } from '../../units/clock';
 import type { RouteCheck, RouteWarning } from './route-check';
 
@@ -35,3 +36,10 @@ export const noDeclination: RouteCheck = ({ legs, norths }) =>
             'alone. Set the declination of the route.',
         },
       ];
+
+/** `declination-doubtful`: a margin's or a typed declination can't be right where the route is. */
+export const declinationDoubtful: RouteCheck = ({ norths }, { field }) => {
+  const doubt = norths && declinationDoubt(norths, field);
+  if (!doubt) return [];
+  return [{ code: 'declination-doubtful', leg: null, message: disagreementText(doubt) }];
+};

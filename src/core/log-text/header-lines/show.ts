@@ -1,9 +1,10 @@
 import { withNote } from '../../entries/entry-kind';
 import { readChoice } from '../../readings/choice';
+import { compassNorth } from '../../north/outing-norths';
 import { NORTHS } from '../../units/bearing';
 import type { HeaderLine } from './header-line';
 
-/** `show NORTH`: the north that the way home is given in. */
+/** `show NORTH`: the north that the way home is given in; without it the compass's own. */
 export const showLine: HeaderLine = {
   keyword: 'show',
   once: 'show',
@@ -11,6 +12,6 @@ export const showLine: HeaderLine = {
   read: (cursor, note) => ({
     show: { north: readChoice(cursor, NORTHS, 'north'), ...withNote(note) },
   }),
-  write: ({ show: { north, note } }) =>
-    north === 'magnetic' && !note ? null : { text: north, note },
+  write: ({ show: { north, note }, ...header }) =>
+    north === compassNorth(header) && !note ? null : { text: north, note },
 };

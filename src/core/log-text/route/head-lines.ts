@@ -109,10 +109,15 @@ export const ROUTE_HEAD: readonly RouteLine[] = [
 ];
 
 /** The lines of a header that a log writes too, in their order, with their notes. */
+/** Without a line that says otherwise, a route's grid is UTM's. */
+export const convergenceOf = ({ convergence }: Pick<Route, 'convergence'>) =>
+  convergence ?? { source: 'model' as const };
+
 const sharedText = (route: Route): string[] =>
   SHARED.flatMap((keyword) => {
     // The lines of a log's header read no more of an outing than its header.
-    const outing = { ...route, start: { name: '' }, entries: [] };
+    const own = { ...route, start: { name: '' }, entries: [] };
+    const outing = keyword === 'show' ? { ...own, convergence: convergenceOf(route) } : own;
     const written = HEADER_LINE_BY_KEYWORD.get(keyword)?.write(outing);
     if (!written) return [];
     return [`${keyword} ${written.text}${written.note ? ` ; ${written.note}` : ''}`];

@@ -2,10 +2,11 @@ import { LineCursor } from '../../entries/line-cursor';
 import type { Fault } from '../../faults/fault';
 import { nearestName } from '../../faults/nearest-name';
 import { blankRoute, routeSchema, type PlannedLeg, type Route } from '../../model/route';
+import { compassNorth } from '../../north/outing-norths';
 import { Refusal, type Cursor } from '../../readings/cursor';
 import { fail, ok, type Result } from '../../units/result';
 import type { LogFault } from '../read-log';
-import { ROUTE_HEAD, writeHead } from './head-lines';
+import { convergenceOf, ROUTE_HEAD, writeHead } from './head-lines';
 import { LEG_LINES, writeLeg } from './leg-lines';
 import { ROUTE_POINTS, writePoint } from './point-lines';
 import type { RouteDraft, RouteLine } from './route-line';
@@ -41,6 +42,8 @@ class RouteReader {
       this.faults.push({ fault: thrown.fault, line: number, column: thrown.column + 1 });
     }
   }
+
+  says = (keyword: string) => this.seen.has(keyword);
 
   private read(text: string, number: number): void {
     const keyword = KEYWORD.exec(text)?.[1]?.toLowerCase() ?? '';
@@ -98,6 +101,10 @@ export function readRouteText(text: string, id: string): Result<Route, LogFault[
     reader.take(line, index + 1);
   }
   if (reader.faults.length > 0) return fail(reader.faults);
+  if (!reader.says('show')) {
+    const { route } = reader;
+    route.show = { north: compassNorth({ ...route, convergence: convergenceOf(route) }) };
+  }
   const whole = routeSchema.safeParse(reader.route);
   if (whole.success) return ok(whole.data);
   const [issue] = whole.error.issues;

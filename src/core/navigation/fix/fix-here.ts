@@ -53,6 +53,8 @@ export interface FixDraft {
   readonly solveCompass: boolean;
   /** True to use what the log tells of where one is. */
   readonly withLog: boolean;
+  /** Of a fix without an outing, as it was typed; empty for the model's. */
+  readonly declination: string;
 }
 
 /** A sight of the draft: read, or why it can't be. */

@@ -4,7 +4,8 @@ import type { ReactNode } from 'react';
 import { CORRECTIONS, type Correction } from '@/core/model/header';
 import { NORTHS, type North } from '@/core/units/bearing';
 import styles from './declination-fields.module.css';
-import { compassNorth, marginSum, type DeclinationDraft, type DraftField } from './draft';
+import { northOfMethod } from '@/core/north/outing-norths';
+import { marginSum, type DeclinationDraft, type DraftField } from './draft';
 import { CORRECTION_WORDS, NORTH_NAMES } from './words';
 
 type TextField = (key: DraftField, label: string, hint: string) => ReactNode;
@@ -63,7 +64,7 @@ export function DeclinationFields({ draft, wrong, day, onChange }: Props) {
   );
   const choose = (correction: Correction) => {
     const map = draft.read === 'magnetic' ? 'true' : draft.read;
-    const north = compassNorth(correction, map);
+    const north = northOfMethod(correction, map);
     onChange({ correction, read: north, show: north });
   };
   const needsAngle = draft.correction !== 'none';

@@ -115,7 +115,3 @@ export function readDraft(draft: DeclinationDraft, outing: Outing): ReadDraft {
   };
   return { header, wrong };
 }
-
-/** The north that the compass itself reads from by each method; the map's is true or grid. */
-export const compassNorth = (correction: Correction, map: North): North =>
-  correction === 'compass-set' || correction === 'by-mark' ? map : 'magnetic';

@@ -1,5 +1,6 @@
 import type { Correction } from '@/core/model/header';
-import { compassNorth, type DeclinationDraft } from './draft';
+import { northOfMethod } from '@/core/north/outing-norths';
+import { type DeclinationDraft } from './draft';
 
 interface Choice {
   readonly value: string;
@@ -80,7 +81,7 @@ function methodOf({ map, compass }: Answers): Correction {
 export function settledDraft(draft: DeclinationDraft, answers: Answers): DeclinationDraft {
   const correction = methodOf(answers);
   const lines = answers.lines === 'grid' ? 'grid' : 'true';
-  const north = compassNorth(correction, lines);
+  const north = northOfMethod(correction, lines);
   const source = correction === 'none' ? 'none' : (SOURCE_OF_ANGLE[answers.angle ?? ''] ?? 'model');
   const usesGrid = correction !== 'none' && answers.map === 'yes' && lines === 'grid';
   const knownGrid = draft.grid === 'same' ? 'model' : draft.grid;

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { warningsOf } from '@/core/checks';
+import { headerWarnings } from '@/core/checks';
 import { isLeg } from '@/core/entries/entry';
 import { faultMessage } from '@/core/faults/messages';
 import type { Header } from '@/core/model/header';
@@ -38,9 +38,7 @@ function outlookOf(
   return {
     sentence: declinationSentence(norths, read, drafted.show.north),
     change: change && changeWords(change),
-    warnings: warningsOf(after.value)
-      .filter(({ at }) => 'header' in at)
-      .map(({ message }) => message),
+    warnings: headerWarnings(after.value).map(({ message }) => message),
     fault: null,
   };
 }

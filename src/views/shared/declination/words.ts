@@ -78,6 +78,18 @@ function methodSentence(norths: OutingNorths): string {
   return `Declination ${stated}${grid}.`;
 }
 
+const SOURCE_WORDS = { typed: ' (typed)', margin: ' (map margin)', none: '' } as const;
+
+/** The method, its angle and where that angle comes from. */
+export function sourcedMethod(norths: OutingNorths): string {
+  const { declinationSource, field } = norths;
+  const source =
+    declinationSource === 'model'
+      ? ` (${field?.model ?? 'magnetic model'})`
+      : SOURCE_WORDS[declinationSource];
+  return methodSentence(norths).replace(/\.$/, `${source}.`);
+}
+
 /** The declination and what bearings are, in two short sentences: always in view. */
 export function declinationSentence(norths: OutingNorths, read: North, show: North): string {
   const shown = norths.declinationEast === null && show === 'true' ? 'magnetic' : show;

@@ -6,9 +6,17 @@ import {
   type FixDraft,
 } from '@/core/navigation/fix/fix-here';
 import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
+import {
+  declinedHeader,
+  fixDeclination,
+  modelSetting,
+} from '@/core/navigation/fix/fix-declination';
 import { readTypedPlaces } from '@/core/navigation/fix/typed-places';
 import { wayFromFix } from '@/core/navigation/fix/way-from';
 import { describeEntry, writeEntry } from '@/core/entries/entry';
+import { disagreementText } from '@/core/north/declination-doubt';
+import { earthModels } from '@/core/north/loaded-earth-models';
+import { angleEast } from '@/core/readings/angle';
 import { planePointOf, positionAt } from '@/core/place/geodesic';
 import { lengthOf, polar } from '@/core/units/plane';
 import { solvedLog } from '../../../support/outings';
@@ -32,6 +40,7 @@ const draft = (more: Partial<FixDraft> = {}): FixDraft => ({
   line: null,
   solveCompass: false,
   withLog: false,
+  declination: '',
   ...more,
 });
 const sight = (name: string, bearing: string, more = {}) => ({
@@ -190,5 +199,46 @@ describe('a fix as it is typed', () => {
     expect(!wrong.ok && wrong.fault.row).toBe(2);
     const direction = directionRead('030', outing());
     expect(direction.ok && direction.value).toBe(20);
+  });
+});
+
+describe('the declination of a fix', () => {
+  const today = '2026-07-30';
+  const declined = (header: string) => {
+    const solution = solvedLog(`${header}start Camp\n000 100m`).solution;
+    const here = fixHere(solution, draft({ sights: [sight('hill', '339')] }), KNOWN);
+    return { solution, ...fixDeclination(solution, here, earthModels, today) };
+  };
+
+  it('is doubted by the model at what is sighted, in a log without a position or a day', () => {
+    const { doubt, field } = declined('declination 12 E\n');
+    expect(field?.eastDegrees).toBeCloseTo(-19, 0);
+    expect(doubt && disagreementText(doubt)).toMatch(
+      /set to 12.0° E, but WMM2025 gives 1\d\.\d° W/,
+    );
+    expect(declined('declination 19 W\n').doubt).toBeNull();
+    // A log that says its day is asked of that day.
+    const then = declined('date 2016-07-30\ndeclination 19 W\n').field;
+    expect(then?.model).not.toBe(field?.model);
+  });
+
+  it('is set for a log that had none, which is then corrected by it', () => {
+    const { solution, field } = declined('');
+    const setting = modelSetting(solution.outing, field!);
+    const header = declinedHeader(solution.outing, setting);
+    expect(header.correction?.how).toBe('by-sum');
+    const { declination } = header;
+    expect(declination.source === 'typed' && angleEast(declination.angle)).toBeCloseTo(
+      field!.eastDegrees,
+      0,
+    );
+    const asked = declined('date 2026-07-30\n').solution.outing;
+    const placed = { ...asked, start: { name: 'Camp', position: HERE } };
+    expect(modelSetting(placed, field!)).toEqual({ source: 'model' });
+    const set = declinedHeader(
+      declined('declination 12 E\ncorrection compass-set\nread true\n').solution.outing,
+      setting,
+    );
+    expect(set.correction?.how).toBe('compass-set');
   });
 });
