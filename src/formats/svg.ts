@@ -14,7 +14,8 @@ import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sket
 import { fileFault, type Format } from './format';
 import {
   bearingText,
-  lengthText,
+  distanceText,
+  inUsualUnits,
   lengthUnit,
   roundLengthText,
   workingIn,
@@ -165,7 +166,7 @@ function homeWords(solution: Solution): string {
   const place = stationName(solution, 0);
   if (isThere(home)) return `At ${place}`;
   const { degrees, north } = shownBearing(home.bearing, northShown(solution));
-  const distance = lengthText(home.distanceMetres);
+  const distance = distanceText(home.distanceMetres);
   return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${distance}`;
 }
 
@@ -242,7 +243,7 @@ export const svgFormat: Format = {
     }
     const solved = solve(outing, models);
     return solved.ok
-      ? ok(sketchSvg(solved.value))
+      ? ok(inUsualUnits(() => sketchSvg(solved.value)))
       : fail([{ fault: solved.fault.fault, path: 'outings[0]' }]);
   },
 };

@@ -227,7 +227,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     await visitor.reads('[data-testid=pegs]', /Start220°51.*1350°102/);
     await visitor.reads(
       '[data-testid=closing]',
-      /The string should give 22\d° and 8\.\d units: 17\d m\. The exact answer is 228° and 175 m/,
+      /the string gives 22\d° and 8\.\d units: 17\d m\. Straight from the log it is 228° and 175 m/,
     );
     // Common practice, no source: a careful layout gave 239° and 225 m, here at 20 m a unit.
     await visitor.fill('#own-bearing', '239');

@@ -4,6 +4,8 @@ import { DOMParser } from '@xmldom/xmldom';
 import { parse } from 'csv-parse/sync';
 import { valid } from 'geojson-validation';
 import { describe, expect, it } from 'vitest';
+import { FORMATS } from '@/formats';
+import { showIn, USUAL_UNITS } from '@/core/units/shown';
 import { AREA_FORMATS } from '@/formats/area';
 import { jsonFormat } from '@/formats/json';
 import { logbookOf } from '@/core/model/logbook';
@@ -35,6 +37,20 @@ function off(latitude: number, longitude: number): number {
 }
 
 describe('the map of an area', () => {
+  it('is drawn in metres, whatever the page shows, and so is an outing', () => {
+    const [log] = LOGS;
+    const drawings = () => [
+      text('svg'),
+      FORMATS.get('svg')!.write(logbookOf([solvedLog(log!).outing]), null),
+    ];
+    const inMetres = drawings();
+    showIn({ lengths: 'feet', bearings: 'mils' });
+    const inFeet = drawings();
+    showIn(USUAL_UNITS);
+    expect(inFeet).toEqual(inMetres);
+    expect(inMetres[0]).toMatch(/>\d+ m</);
+  });
+
   it('as a table: every point, where it is and how sure', () => {
     const rows = parse(text('csv'), { columns: true }) as Record<string, string>[];
     expect(rows).toHaveLength(survey.party.nodes.all.length);

@@ -5,6 +5,7 @@ import type { Degrees } from '../units/units';
 import { placeOnMap, positionErrorEllipse } from './position-error';
 import {
   bearingText,
+  distanceText,
   lengthText,
   shownUnits,
   uncertaintyText,
@@ -79,7 +80,7 @@ export function message(solution: Solution, time: string, sender: Sender = NO_SE
   const walked = ` Walked ${lengthText(walkedMetres)} in ${legs.count} legs.`;
   const text =
     `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
-    `${withMetres(lengthText(home.distanceMetres), home.distanceMetres)}, within ${within} (95%).`;
+    `${withMetres(distanceText(home.distanceMetres), home.distanceMetres)}, within ${within} (95%).`;
   // What was walked is the first to go where there is no room.
   return shortened(
     text.length + walked.length < MOST_CHARACTERS ? text + walked : text,

@@ -56,6 +56,17 @@ export function workingIn<Made>(unit: PlaneUnit, make: () => Made): Made {
   }
 }
 
+/** What is made in metres and degrees, whatever a page shows: what files hold is alike everywhere. */
+export function inUsualUnits<Made>(make: () => Made): Made {
+  const before = shown;
+  shown = USUAL_UNITS;
+  try {
+    return make();
+  } finally {
+    shown = before;
+  }
+}
+
 interface LengthUnit {
   readonly sign: string;
   readonly name: string;
@@ -101,6 +112,14 @@ export function lengthText(metres: Metres): string {
   return milesText(metres) ?? withSign(figure(metres / one, decimals), sign);
 }
 
+/** A length of which tenths count where it is short: below ten metres, and what is as long. */
+export function fineLengthText(metres: Metres): string {
+  if (Math.abs(metres) >= FINE_METRES) return lengthText(metres);
+  const { sign, metres: one, decimals } = lengthUnit();
+  return withSign((metres / one).toFixed(decimals + 1), sign);
+}
+const FINE_METRES: Metres = 10;
+
 /** A count of a unit in the figures that a count of paces is worth. */
 function coarse(count: number): number {
   if (count < 100) return Math.round(count);
@@ -128,9 +147,9 @@ export const shortLengthText = (metres: Metres): string =>
     ? `${metres.toFixed(2)} m`
     : `${(metres / METRES_PER_FOOT).toFixed(2)} ft`;
 
-/** A text of a length with its metres in brackets, where someone else may have to read it. */
+/** A text of a distance with its metres in brackets, where someone else may have to read it. */
 export const withMetres = (text: string, metres: Metres): string =>
-  isPlain() ? text : `${text} (${metresWhole(metres)})`;
+  isPlain() ? text : `${text} (${metresWhole(coarse(metres))})`;
 
 /** A round length of a scale: 50 m, 2 km, 200 ft, 0.5 ch. */
 export function roundLengthText(metres: Metres): string {

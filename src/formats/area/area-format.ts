@@ -2,7 +2,7 @@ import type { Survey } from '../../core/survey/party/survey';
 import type { Result } from '../../core/units/result';
 
 /** What a file of an area is about. */
-interface WrittenArea {
+export interface WrittenArea {
   readonly name: string;
   /** ISO 8601. */
   readonly writtenAt: string;

@@ -1,8 +1,8 @@
 import { ellipse } from '../../core/errors/ellipse';
 import { nameOf } from '../../core/survey/party/party';
 import type { North } from '../../core/units/bearing';
-import { lengthUnit, roundLengthText } from '../../core/units/shown';
-import { ok } from '../../core/units/result';
+import { inUsualUnits, lengthUnit, roundLengthText } from '../../core/units/shown';
+import { ok, type Result } from '../../core/units/result';
 import { visibleText } from '../../core/units/visible';
 import { areaScene, dashesOf } from '../../sketch/area-scene';
 import { placeLabels } from '../../sketch/labels';
@@ -21,7 +21,7 @@ import {
   WIDTH,
 } from '../svg';
 import { xmlElement } from '../xml';
-import type { AreaFormat } from './area-format';
+import type { AreaFormat, WrittenArea } from './area-format';
 
 const KEY_LINE = 20;
 /** Room between the drawing and the key of its lines. */
@@ -32,58 +32,60 @@ export const areaSvg: AreaFormat = {
   name: 'svg',
   mediaType: 'image/svg+xml',
   fileEnding: '.svg',
-  write({ name, survey }) {
-    const { party, places } = survey;
-    const { north, norths } = places.frame;
-    const scene = areaScene(survey, new Set());
-    const drawn = sheetOf(scene);
-    // The key of the lines is below the drawing.
-    const sheet = { ...drawn, height: drawn.height + KEY_GAP + KEY_LINE * party.members.length };
-    const view = fitView(scene, drawn, null);
-    const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom: drawn.height - LABEL_EDGE };
-    const labels = placeLabels(scene, view, { lines: [], boxes: [] }, box);
-    const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
-    const ellipses = places.fromOrigin().map((covariance, node) => {
-      const { x, y } = onScreen(view, places.at(node));
-      const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariance);
-      return xmlElement('ellipse', {
-        rx: pixels(semiMajorMetres * view.k),
-        ry: pixels(semiMinorMetres * view.k),
-        transform: `translate(${pixels(x)} ${pixels(y)}) rotate(${pixels(azimuthDegrees - 90)})`,
-        fill: '#e4e4e4',
-      });
-    });
-    const transform = `translate(${pixels(view.x)} ${pixels(view.y)}) scale(${view.k.toFixed(6)})`;
-    const legs = scene.outings.map((outing, index) =>
-      line(legPaths({ outings: [outing] }).way, 2, {
-        'stroke-dasharray': dashesOf(index),
-        'vector-effect': 'non-scaling-stroke',
-      }),
-    );
-    const key = party.members.flatMap((_, outing) => {
-      const y = drawn.height + KEY_GAP + KEY_LINE * outing;
-      const dashes = { 'stroke-dasharray': dashesOf(outing) };
-      return [
-        line(`M20 ${y - 5}h56`, 2, dashes),
-        xmlElement('text', { x: 86, y }, visibleText(nameOf(party, outing))),
-      ];
-    });
-    const used = new Set<North>(north === 'true' ? ['true', 'magnetic'] : ['magnetic']);
-    const words = `${party.nodes.all.length} places, 95 % ellipses from the origin`;
-    return ok(
-      svgSheet(sheet, visibleText(name) || 'Area', words, [
-        ...ellipses,
-        xmlElement('g', { transform }, ...legs),
-        scaleBar(view, drawn),
-        ...northElements(used, norths),
-        xmlElement(
-          'g',
-          { stroke: '#fff', 'stroke-width': 4, 'paint-order': 'stroke' },
-          ...labels.flatMap(labelElements),
-          xmlElement('text', { x: 20, y: drawn.height - 32 }, bar),
-        ),
-        ...key,
-      ]),
-    );
-  },
+  write: (area) => inUsualUnits(() => drawnArea(area)),
 };
+
+function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
+  const { party, places } = survey;
+  const { north, norths } = places.frame;
+  const scene = areaScene(survey, new Set());
+  const drawn = sheetOf(scene);
+  // The key of the lines is below the drawing.
+  const sheet = { ...drawn, height: drawn.height + KEY_GAP + KEY_LINE * party.members.length };
+  const view = fitView(scene, drawn, null);
+  const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom: drawn.height - LABEL_EDGE };
+  const labels = placeLabels(scene, view, { lines: [], boxes: [] }, box);
+  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
+  const ellipses = places.fromOrigin().map((covariance, node) => {
+    const { x, y } = onScreen(view, places.at(node));
+    const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariance);
+    return xmlElement('ellipse', {
+      rx: pixels(semiMajorMetres * view.k),
+      ry: pixels(semiMinorMetres * view.k),
+      transform: `translate(${pixels(x)} ${pixels(y)}) rotate(${pixels(azimuthDegrees - 90)})`,
+      fill: '#e4e4e4',
+    });
+  });
+  const transform = `translate(${pixels(view.x)} ${pixels(view.y)}) scale(${view.k.toFixed(6)})`;
+  const legs = scene.outings.map((outing, index) =>
+    line(legPaths({ outings: [outing] }).way, 2, {
+      'stroke-dasharray': dashesOf(index),
+      'vector-effect': 'non-scaling-stroke',
+    }),
+  );
+  const key = party.members.flatMap((_, outing) => {
+    const y = drawn.height + KEY_GAP + KEY_LINE * outing;
+    const dashes = { 'stroke-dasharray': dashesOf(outing) };
+    return [
+      line(`M20 ${y - 5}h56`, 2, dashes),
+      xmlElement('text', { x: 86, y }, visibleText(nameOf(party, outing))),
+    ];
+  });
+  const used = new Set<North>(north === 'true' ? ['true', 'magnetic'] : ['magnetic']);
+  const words = `${party.nodes.all.length} places, 95 % ellipses from the origin`;
+  return ok(
+    svgSheet(sheet, visibleText(name) || 'Area', words, [
+      ...ellipses,
+      xmlElement('g', { transform }, ...legs),
+      scaleBar(view, drawn),
+      ...northElements(used, norths),
+      xmlElement(
+        'g',
+        { stroke: '#fff', 'stroke-width': 4, 'paint-order': 'stroke' },
+        ...labels.flatMap(labelElements),
+        xmlElement('text', { x: 20, y: drawn.height - 32 }, bar),
+      ),
+      ...key,
+    ]),
+  );
+}

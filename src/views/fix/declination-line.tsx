@@ -27,13 +27,18 @@ export function DeclinationLine({ declination, outing, onSet }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <p className={styles.row}>
+      <p className={styles.declination}>
         <span data-testid="fix-declination" role={isUnknown ? 'alert' : undefined}>
           {isUnknown ? WORDS.needsDeclination : sourcedMethod(norths)}
         </span>
         {!isUnknown && (
-          <PressButton look="plain" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            {WORDS.changeDeclination}
+          <PressButton
+            look="plain"
+            aria-label={WORDS.changeDeclination}
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+          >
+            {WORDS.change}
           </PressButton>
         )}
       </p>

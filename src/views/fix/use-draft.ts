@@ -1,5 +1,6 @@
+import { useMemo, useSyncExternalStore } from 'react';
 import type { DraftSight, FixDraft } from '@/core/navigation/fix/fix-here';
-import { keptObject } from '@/store/kept-choice';
+import { keptChoice, keptObject, onKept } from '@/store/kept-choice';
 import { useKept } from '@/views/shared/data/use-kept';
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '');
@@ -40,5 +41,19 @@ const keyOf = (outing: string) => `cairn-fix ${outing}`;
 /** What is typed of a fix, and not logged: it survives a reload. */
 export const useDraft = (outing: string) => useKept(keyOf(outing), readDraft);
 
-/** The same as it is kept now, for those who only look at it. */
-export const keptFixDraft = (outing: string): FixDraft => readDraft(keptObject(keyOf(outing)));
+const watchKept = (outing: string) => (onChange: () => void) =>
+  onKept((key) => {
+    if (key === keyOf(outing)) onChange();
+  });
+
+/** The same for those who only look at it, as it is now in any tab. */
+export function useKeptDraft(outing: string): FixDraft {
+  const watch = useMemo(() => watchKept(outing), [outing]);
+  const kept = useSyncExternalStore(
+    watch,
+    () => keptChoice(keyOf(outing)),
+    () => null,
+  );
+  // What is kept is read again only when it is another text.
+  return useMemo(() => readDraft(kept === null ? {} : keptObject(keyOf(outing))), [kept, outing]);
+}

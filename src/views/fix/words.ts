@@ -29,7 +29,7 @@ export const WORDS = {
   needsDeclination: 'Places on a map need the declination. What is it here?',
   declination: 'Declination, with its letter',
   declinationHint: '19.1 W',
-  changeDeclination: 'Change',
+  changeDeclination: 'Change the declination',
   useDeclination: 'Use',
   useModel: (model: string, angle: string) => `Use ${model}: ${angle}`,
   needsAngle: 'Expected an angle, as in 19.1 W.',

@@ -4,7 +4,7 @@ import { useCallback, useMemo } from 'react';
 import type { Ellipse } from '@/core/errors/ellipse';
 import type { KnownPlace } from '@/core/model/known-place';
 import type { Outing } from '@/core/model/outing';
-import { fixHere } from '@/core/navigation/fix/fix-here';
+import { fixHere, type FixDraft } from '@/core/navigation/fix/fix-here';
 import { placeOnMap, positionErrorEllipse } from '@/core/navigation/position-error';
 import { followRoute } from '@/core/navigation/route/follow';
 import { planOf, type Plan } from '@/core/navigation/route/plan';
@@ -23,7 +23,7 @@ import { knownPlaces } from '@/store/known/known-places';
 import { listedOutings } from '@/store/snapshots/listed';
 import { useLive } from '@/ui/use-live';
 import { metresOf } from '@/views/counter/count/leg-of-count';
-import { keptFixDraft } from '@/views/fix/use-draft';
+import { useKeptDraft } from '@/views/fix/use-draft';
 import { surveyOfArea } from '@/views/area/survey-of-area';
 import { useCount } from '@/views/shared/data/use-count';
 import { browserDatabase } from '@/store/browser-database';
@@ -83,7 +83,7 @@ const solved = (outing: Outing, models: EarthModels) => {
 };
 
 /** The log, the way home with its ellipse, and where a fix puts one. */
-function outingLayers(solution: Solution, known: readonly KnownPlace[]): Layers {
+function outingLayers(solution: Solution, known: readonly KnownPlace[], draft: FixDraft): Layers {
   const { places, current } = solution;
   const at = (station: number) => positionOfStation(places, station);
   const lines: LayerLine[] = [];
@@ -103,7 +103,7 @@ function outingLayers(solution: Solution, known: readonly KnownPlace[]): Layers 
     ellipses.push({ at: here, ellipse: placeOnMap(solution, current) });
     ellipses.push({ at: home, ellipse: positionErrorEllipse(solution, current, 0) });
   }
-  const fix = fixHere(solution, keptFixDraft(solution.outing.id), known).found;
+  const fix = fixHere(solution, draft, known).found;
   if (fix) {
     marks.push({ kind: 'fix', name: 'fix', position: fix.position });
     ellipses.push({ at: fix.position, ellipse: fix.fix.ellipse });
@@ -207,16 +207,17 @@ export function useLayers(chosen: Chosen) {
   );
   const counted = useCount(chosen.outing ?? '');
   const count = counted.state.status === 'ready' ? counted.state.count : null;
+  const draft = useKeptDraft(chosen.outing ?? '');
   const layers = useMemo(() => {
     if (!there || !models) return NOTHING;
     return joinedLayers([
       chosen.known ? knownLayers(there.known) : NOTHING,
       chosen.area === null ? NOTHING : areaLayers(there, chosen.area, models),
-      solution ? outingLayers(solution, there.known) : NOTHING,
+      solution ? outingLayers(solution, there.known, draft) : NOTHING,
       plan ? routeLayers(plan) : NOTHING,
       plan && solution && count ? countLayer(solution, plan, count) : NOTHING,
     ]);
-  }, [there, models, chosen, solution, plan, count]);
+  }, [there, models, chosen, solution, plan, count, draft]);
   return { there, layers, plan, route, solution, models };
 }
 export type LayersState = ReturnType<typeof useLayers>;

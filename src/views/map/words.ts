@@ -1,7 +1,7 @@
 import type { FitKind, FitFault } from '@/core/place/picture/fit';
 import type { TieFault } from '@/core/place/picture/tie';
 import { faultMessage } from '@/core/faults/messages';
-import { lengthText } from '@/core/units/shown';
+import { fineLengthText, lengthText } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} MB`;
@@ -84,7 +84,7 @@ export const WORDS = {
     projective: 'seen from a slant (projective)',
   } satisfies Record<FitKind, string>,
   fitted: (kind: FitKind, rms: Metres) =>
-    `${WORDS_KINDS[kind]}; the points disagree by ${small(rms)} (RMS).`,
+    `${WORDS_KINDS[kind]}; the points disagree by ${fineLengthText(rms)} (RMS).`,
   noCheck: 'One point more checks these: now they fit exactly, right or wrong.',
   suspect: (label: string, metres: Metres) =>
     `${label} disagrees with all the others by ${lengthText(metres)}: wrong reference, or wrong ` +
@@ -101,7 +101,7 @@ export const WORDS = {
   square: 'Square of 100 km for short references',
   addPoint: 'Tie it here',
   removePoint: (label: string) => `Delete ${label}`,
-  residual: (metres: Metres) => small(metres),
+  residual: (metres: Metres) => fineLengthText(metres),
   magnifier: 'Magnifier: drag, or use the arrow keys',
   projection: 'Grid of the map, if it isn’t UTM',
   projectionHelp: '+proj=utm +zone=20 +datum=WGS84',
@@ -152,7 +152,3 @@ const WORDS_KINDS: Readonly<Record<FitKind, string>> = {
   affine: 'Turned, scaled and sheared (affine)',
   projective: 'Seen from a slant (projective)',
 };
-
-/** Metres with tenths below ten: what a picture is worth is often below a metre. */
-const small = (metres: Metres): string =>
-  metres < 10 ? `${metres.toFixed(1)} m` : lengthText(metres);

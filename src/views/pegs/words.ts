@@ -1,6 +1,6 @@
 import { signedDifference } from '@/core/units/angle';
 import { lengthOf, polar, vectorBetween } from '@/core/units/plane';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, distanceText, lengthText } from '@/core/units/shown';
 import type { Degrees, Metres } from '@/core/units/units';
 
 /** A direction and a distance. */
@@ -22,9 +22,9 @@ export const WORDS = {
   columns: ['from', 'set', 'units', 'to'],
   drawing: 'The layout from above',
   answer: (string: Stretch, units: number, home: Stretch) =>
-    `The string should give ${bearingText(string.degrees)} and ${units.toFixed(1)} units: ` +
-    `${lengthText(string.metres)}. The exact answer is ${bearingText(home.degrees)} and ` +
-    `${lengthText(home.metres)}.`,
+    `By these pegs, rounded as they are, the string gives ${bearingText(string.degrees)} and ` +
+    `${units.toFixed(1)} units: ${distanceText(string.metres)}. Straight from the log it is ` +
+    `${bearingText(home.degrees)} and ${distanceText(home.metres)}.`,
   own: 'What did your layout give?',
   ownBearing: 'Bearing of the string',
   ownUnits: 'Length of the string, in units',

@@ -33,7 +33,7 @@ export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
     <svg
       viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
       role="img"
-      aria-label={WORDS.routes}
+      aria-label={WORDS.drawing(plan.route.name, scene.points.length)}
       className={styles.drawing}
     >
       {scene.points.map(({ number, at, ellipse }) => {

@@ -1,6 +1,7 @@
 import { compassPointWords, plural } from '@/core/entries/describe';
 import type { Timing } from '@/core/model/route';
 import { lengthText, uncertaintyText } from '@/core/units/shown';
+import { visibleText } from '@/core/units/visible';
 import type { Metres } from '@/core/units/units';
 
 /** The words of the Route view. */
@@ -12,6 +13,9 @@ export const WORDS = {
   restore: 'Restore it',
   untitled: 'Route without a name',
   routes: 'Routes',
+  legsOf: 'Points and legs',
+  drawing: (name: string, points: number) =>
+    `The route ${visibleText(name) || 'without a name'}: ${points} points and the legs between`,
   pictures: 'Pictures of maps',
   none: 'No route yet. Plan one from your map, or import one.',
   newRoute: 'New route',

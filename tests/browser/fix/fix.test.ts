@@ -52,9 +52,21 @@ describe('a fix', () => {
     await sight(visitor, 'Trapper’s hut', trueTo('Trapper’s hut'));
     await visitor.reads(SENTENCE, /You are within 1?\d\d m \(95 %\) of 673 06\d/);
 
+    // The answer says which declination it went by, and another one can be typed there.
+    await visitor.reads('[data-testid=fix-declination]', /^Declination 1[89]\.\d° W \(WMM2025\)/);
+    await visitor.press('Change the declination');
+    await visitor.fill('[aria-label="Declination, with its letter"]', '12 E');
+    await visitor.pick('Use');
+    await visitor.reads('[data-testid=fix-declination]', /^Declination 12\.0° E \(typed\)/);
+    await visitor.reads('main', /set to 12\.0° E, but WMM2025 gives 1[89]\.\d° W here/);
+
     // What is typed survives a reload.
     await page.reload();
     await visitor.reads(SENTENCE, /within 1?\d\d m/);
+    await visitor.reads('[data-testid=fix-declination]', /12\.0° E/);
+    await visitor.press('Change the declination');
+    await visitor.choose('Use WMM2025');
+    await visitor.reads('[data-testid=fix-declination]', /WMM2025/);
     // A bearing read from the wrong end of the needle is told, and taken out again.
     await visitor.press('Change the bearing to Trapper’s hut');
     await visitor.fill('#fix-bearing', trueTo('Trapper’s hut', 180));

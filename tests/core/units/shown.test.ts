@@ -11,6 +11,8 @@ import {
   longUnit,
   roundLengthText,
   shortLengthText,
+  fineLengthText,
+  inUsualUnits,
   showIn,
   speedText,
   uncertaintyText,
@@ -134,6 +136,38 @@ describe('a message', () => {
     const { solution } = solvedLog('start Dock\npace 65 per 100 m\n048 200m');
     expect(message(solution, '10:00')).toContain('228 magnetic, 200 m, within');
     showIn({ lengths: 'feet', bearings: 'mils' });
-    expect(message(solution, '10:00')).toContain('4053 mil (228°) magnetic, 656 ft (200 m)');
+    expect(message(solution, '10:00')).toContain('4053 mil (228°) magnetic, 655 ft (200 m)');
+  });
+});
+
+describe('what a file holds', () => {
+  it('is in metres and degrees, whatever the page shows; the page goes on in its own', () => {
+    lengths('feet');
+    expect(inUsualUnits(() => [lengthText(100), inUsualUnits(() => lengthText(5))])).toEqual([
+      '100 m',
+      '5 m',
+    ]);
+    expect(() =>
+      inUsualUnits(() => {
+        throw new Error('no file');
+      }),
+    ).toThrow('no file');
+    expect(lengthText(100)).toBe('328 ft');
+  });
+});
+
+describe('a length of which tenths count', () => {
+  it('has one below ten metres, in the unit that is shown', () => {
+    expect([3.44, -3.44, 9.96, 10, 12.4].map(fineLengthText)).toEqual([
+      '3.4 m',
+      '-3.4 m',
+      '10.0 m',
+      '10 m',
+      '12 m',
+    ]);
+    lengths('feet');
+    expect([3.44, 12.4].map(fineLengthText)).toEqual(['11.3 ft', '41 ft']);
+    lengths('chains');
+    expect(fineLengthText(3.44)).toBe('0.17 ch');
   });
 });

@@ -29,7 +29,7 @@ export function LegList(props: Props) {
   const [start] = plan.route.points;
   if (!start) return <p>{WORDS.empty}</p>;
   return (
-    <ol className={styles.legs} aria-label={WORDS.routes} data-testid="legs-of-route">
+    <ol className={styles.legs} aria-label={WORDS.legsOf} data-testid="legs-of-route">
       <li className={styles.leg}>
         <button
           type="button"

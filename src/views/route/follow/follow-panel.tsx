@@ -19,7 +19,7 @@ import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useOnce } from '@/views/shared/data/use-once';
-import { keptFixDraft } from '@/views/fix/use-draft';
+import { useKeptDraft } from '@/views/fix/use-draft';
 import { useKnown } from '@/views/fix/use-known';
 import { viewUrl } from '@/views/views';
 import styles from '../route.module.css';
@@ -159,7 +159,8 @@ function Aimed({ followed: { next, set } }: Pick<Props, 'followed'>) {
 /** The way from a fix that was taken on this outing, beside the one from the log. */
 function ByFix({ plan, followed: { next }, solution }: Omit<Props, 'log'>) {
   const known = useKnown();
-  const { found } = fixHere(solution, keptFixDraft(solution.outing.id), known.places);
+  const draft = useKeptDraft(solution.outing.id);
+  const { found } = fixHere(solution, draft, known.places);
   const position = next && plan.positions[next.number];
   if (!found || !next || !position) return null;
   const way = wayFromFix(solution, found, { name: next.to, position });

@@ -59,9 +59,9 @@ export const CORRECTION_WORDS: Readonly<Record<Correction, Method>> = {
 const NONE_SHOWN_DEGREES = 0.05;
 
 /** The method and its angle in a few words. */
-function methodSentence(norths: OutingNorths): string {
+function methodSentence(norths: OutingNorths, source = ''): string {
   const { correction, statedEast, declinationEast, convergenceEast } = norths;
-  const stated = statedEast === null ? null : angleText(statedEast);
+  const stated = statedEast === null ? null : angleText(statedEast) + source;
   if (correction === 'none') return 'Magnetic only, no map.';
   if (correction === 'magnetic-map') return 'Map with magnetic meridians.';
   if (correction === 'left-out') {
@@ -69,7 +69,7 @@ function methodSentence(norths: OutingNorths): string {
   }
   if (declinationEast === null) return 'Declination not set.';
   if (correction === 'compass-set') {
-    return `Compass adjusted for ${angleText(declinationEast - convergenceEast)}.`;
+    return `Compass adjusted for ${angleText(declinationEast - convergenceEast)}${source}.`;
   }
   const grid =
     Math.abs(convergenceEast) < NONE_SHOWN_DEGREES
@@ -83,11 +83,9 @@ const SOURCE_WORDS = { typed: ' (typed)', margin: ' (map margin)', none: '' } as
 /** The method, its angle and where that angle comes from. */
 export function sourcedMethod(norths: OutingNorths): string {
   const { declinationSource, field } = norths;
-  const source =
-    declinationSource === 'model'
-      ? ` (${field?.model ?? 'magnetic model'})`
-      : SOURCE_WORDS[declinationSource];
-  return methodSentence(norths).replace(/\.$/, `${source}.`);
+  const isModel = declinationSource === 'model';
+  const source = isModel ? ` (${field?.model ?? 'model'})` : SOURCE_WORDS[declinationSource];
+  return methodSentence(norths, source);
 }
 
 /** The declination and what bearings are, in two short sentences: always in view. */
