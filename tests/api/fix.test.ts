@@ -32,7 +32,7 @@ const square = [
 ];
 
 describe('POST /api/fix', () => {
-  it('says which declination it went by, and doubts one that can’t be right there', async () => {
+  it('says which declination it went by, and warns of one that can’t be right there', async () => {
     const known = [
       { name: 'Hill', latitude: 54.21, longitude: -63.52 },
       { name: 'Hut', latitude: 54.205, longitude: -63.49 },

@@ -41,7 +41,10 @@ describe('the map of an area', () => {
     const [log] = LOGS;
     const drawings = () => [
       text('svg'),
-      FORMATS.get('svg')!.write(logbookOf([solvedLog(log!).outing]), null),
+      FORMATS.get('svg')!.write(
+        logbookOf([solvedLog(log!).outing], '2026-08-14T12:00:00.000Z'),
+        null,
+      ),
     ];
     const inMetres = drawings();
     showIn({ lengths: 'feet', bearings: 'mils' });

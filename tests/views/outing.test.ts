@@ -21,6 +21,7 @@ describe('the small forms', () => {
     expect: { direction: 'NE' },
     halt: { from: '11:20', until: '11:45', what: 'lunch' },
     from: { station: 'A' },
+    here: { station: 'A' },
   };
   const DESCRIBED: Readonly<Record<string, string>> = {
     at: '40 paces along the last leg, 12 paces to the left: spring',
@@ -33,6 +34,7 @@ describe('the small forms', () => {
     expect: 'The next leg should go roughly NE',
     halt: 'Halt from 11:20 to 11:45',
     from: 'The next leg leaves from A',
+    here: 'At A, not counted',
   };
 
   it.each(LINE_FORMS.map((form) => [form.key, form] as const))(

@@ -16,7 +16,7 @@ export function uncountedArrival(solution: Solution): Uncounted | null {
   let from = 0;
   let found: Uncounted | null = null;
   for (const { entry, index, station } of walkLog(solution)) {
-    found = entry.kind === 'from' && station !== from ? { index, seen: entry, from } : null;
+    found = entry.kind === 'here' && station !== from ? { index, seen: entry, from } : null;
     from = station;
   }
   return found;

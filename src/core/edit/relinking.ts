@@ -105,7 +105,7 @@ function ownersOf(rows: readonly Row[]): Map<number, number> {
   for (const { entry, was } of rows) {
     if (entry.kind === 'leg') leg = station = was;
     // A half tells it from a leg, which a correction may have made of it.
-    else if (entry.kind === 'from') station = was + 0.5;
+    else if (entry.kind === 'from' || entry.kind === 'here') station = was + 0.5;
     const belongsTo = ENTRIES.of(entry).attachesTo;
     if (belongsTo === 'leg') owners.set(was, leg);
     if (belongsTo === 'station') owners.set(was, station);

@@ -11,6 +11,7 @@ import { atKind } from './kinds/at';
 import { boxKind } from './kinds/box';
 import { expectKind } from './kinds/expect';
 import { fromKind } from './kinds/from';
+import { hereKind } from './kinds/here';
 import { knownKind } from './kinds/known';
 import { landmarkKind } from './kinds/landmark';
 import { legKind } from './kinds/leg';
@@ -28,6 +29,7 @@ import { struckKind } from './kinds/struck';
 export const ENTRY_KINDS = [
   legKind,
   fromKind,
+  hereKind,
   atKind,
   seeKind,
   knownKind,

@@ -58,8 +58,10 @@ export interface Reckoning {
   addLeg(leg: LegReadings): FieldFault | null;
   /** Lengthens the last leg by the along part of an obstacle boxed on it. */
   boxLastLeg(box: BoxReadings): FieldFault | null;
-  /** The next leg leaves from this station. */
+  /** The next leg leaves from this station; where one is stays. */
   leaveFrom(station: string): FieldFault | null;
+  /** One is at this station, by a way that is not logged. */
+  beAt(station: string): FieldFault | null;
   /** Fails where no station has this name. */
   needsStation(station: string): FieldFault | null;
   /** Fails while there is no leg that the line could belong to. */

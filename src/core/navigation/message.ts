@@ -77,10 +77,11 @@ export function message(solution: Solution, time: string, sender: Sender = NO_SE
     })
     .join(' / ');
   const within = uncertaintyText(positionErrorEllipse(solution, current, 0).semiMajorMetres);
+  const metres = home.distanceMetres;
   const walked = ` Walked ${lengthText(walkedMetres)} in ${legs.count} legs.`;
   const text =
     `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
-    `${withMetres(distanceText(home.distanceMetres), home.distanceMetres)}, within ${within} (95%).`;
+    `${withMetres(distanceText(metres), metres)}, within ${within} (95%).`;
   // What was walked is the first to go where there is no room.
   return shortened(
     text.length + walked.length < MOST_CHARACTERS ? text + walked : text,

@@ -33,7 +33,7 @@ export class PreviewReckoning implements Reckoning {
   constructor(private readonly solution: Solution) {}
 
   addLeg(leg: LegReadings): FieldFault | null {
-    const { end, errors, places, current, legs, names } = this.solution;
+    const { end, errors, places, leaving, legs, names } = this.solution;
     const one = emptyTraverse(1);
     const after = { ...end };
     const wrong = new LegRows(errors).fill(one, 1, leg, after);
@@ -41,7 +41,7 @@ export class PreviewReckoning implements Reckoning {
     const taken = leg.to === undefined ? names.numberFault(legs.count + 1) : null;
     if (taken) return { fault: taken, field: 'whole' };
     computePoints(one, 1, 1);
-    const start = places.at(current);
+    const start = places.at(leaving);
     const vector = { east: one.east[1] ?? 0, north: one.north[1] ?? 0 };
     const arrival = sumOf(start, vector);
     // The way home leaves from the station: a return leaves it where it was.
@@ -68,6 +68,10 @@ export class PreviewReckoning implements Reckoning {
   }
 
   leaveFrom(station: string): FieldFault | null {
+    return this.needsStation(station);
+  }
+
+  beAt(station: string): FieldFault | null {
     return this.needsStation(station);
   }
 

@@ -31,7 +31,7 @@ export interface EarthModels {
   readonly reach: { readonly from: string; readonly until: string };
 }
 
-/** What a model says at a place on a day (YYYY-MM-DD); null without one of them, or out of reach. */
+/** What a model says at a place on a day (YYYY-MM-DD); null out of its reach, or without a part. */
 export function fieldAt(
   models: EarthModels | null,
   place: Position | null | undefined,

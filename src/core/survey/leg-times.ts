@@ -50,9 +50,10 @@ export function timesOf(solution: Solution): OutingTimes {
   const clock = new WalkingClock(outing.date?.time);
   let station = 0;
   for (const { entry, index, leg, station: now } of walkLog(solution)) {
-    // A `from` is a walk too, which nobody logged: at least the straight way.
-    if (entry.kind === 'from') {
-      clock.walked(lengthOf(vectorBetween(places.at(station), places.at(now))));
+    // What nobody logged was walked too, at least the straight way.
+    const begun = entry.kind === 'leg' && leg ? leg.from : now;
+    if (begun !== station) {
+      clock.walked(lengthOf(vectorBetween(places.at(station), places.at(begun))));
     }
     if (entry.kind === 'leg' && leg) clock.walked(leg.metres);
     station = now;

@@ -9,24 +9,25 @@ export interface LineOnWalk {
   readonly leg: SolvedLeg | null;
   /** The station where the traveller is after the line. */
   readonly station: number;
-  /** The station where the line was read: another one for a sighting that says so. */
+  /** Where the line was read: where the next leg leaves from, or as a sighting says. */
   readonly readAt: number;
 }
 
 /** The lines of a log in their order, each with the leg and the station that it is about. */
 export function* walkLog(solution: Solution): Generator<LineOnWalk> {
   const { outing, legs } = solution;
-  let [number, station] = [0, 0];
+  let [number, station, leaving] = [0, 0, 0];
   let leg: SolvedLeg | null = null;
   for (const [index, entry] of outing.entries.entries()) {
     if (entry.kind === 'leg') {
       leg = legs.leg(++number);
-      station = leg.to;
-    } else if (entry.kind === 'from') {
-      station = stationNamed(solution, entry.station) ?? station;
+      station = leaving = leg.to;
+    } else if (entry.kind === 'from' || entry.kind === 'here') {
+      leaving = stationNamed(solution, entry.station) ?? leaving;
+      if (entry.kind === 'here') station = leaving;
     }
     const from = entry.kind === 'see' ? entry.from : undefined;
-    const readAt = from === undefined ? station : (stationNamed(solution, from) ?? station);
+    const readAt = from === undefined ? leaving : (stationNamed(solution, from) ?? leaving);
     yield { entry, index, leg, station, readAt };
   }
 }

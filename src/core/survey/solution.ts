@@ -71,8 +71,10 @@ export interface Solution {
   readonly closures: readonly Closure[];
   readonly names: Stations;
   readonly walkedMetres: Metres;
-  /** The station where the traveller is: where the next leg leaves from. */
+  /** The station where the traveller is. */
   readonly current: number;
+  /** The one that the next leg leaves from: the same, unless a `from` line says another one. */
+  readonly leaving: number;
   /** What the lines have set by the end of the log. */
   readonly end: Readonly<LogState>;
   /** The method by which loops became places; as walked without it. */

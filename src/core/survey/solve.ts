@@ -54,6 +54,7 @@ export function solve(
     names: stations,
     walkedMetres,
     current: reduced.value.current,
+    leaving: reduced.value.leaving,
     end: state,
   };
   // Without it the places lack positions until it is loaded; nothing else depends on them.

@@ -56,7 +56,7 @@ export function workingIn<Made>(unit: PlaneUnit, make: () => Made): Made {
   }
 }
 
-/** What is made in metres and degrees, whatever a page shows: what files hold is alike everywhere. */
+/** What is made in metres and degrees, whatever a page shows: files hold the same everywhere. */
 export function inUsualUnits<Made>(make: () => Made): Made {
   const before = shown;
   shown = USUAL_UNITS;

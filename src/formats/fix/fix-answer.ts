@@ -2,7 +2,7 @@ import type { Fix } from '../../core/survey/fix/point/fix';
 import type { FixWarning } from '../../core/survey/fix/point/warnings';
 import { placeTexts } from '../../core/place/place-text';
 import type { Position } from '../../core/readings/position';
-import { declinationDoubt, disagreementText } from '../../core/north/declination-doubt';
+import { implausibleDeclination, disagreementText } from '../../core/north/implausible-declination';
 import type { OutingNorths } from '../../core/north/outing-norths';
 import { ellipseFields } from '../home-answer';
 
@@ -29,7 +29,7 @@ export function fixAnswer(
   norths: OutingNorths,
 ) {
   const fix = found?.fix ?? null;
-  const doubt = declinationDoubt(norths);
+  const implausible = implausibleDeclination(norths);
   return {
     place: found && placeFields(found),
     ellipse: fix && ellipseFields(fix.ellipse),
@@ -54,7 +54,9 @@ export function fixAnswer(
       model: norths.field?.eastDegrees ?? null,
     },
     warnings: [
-      ...(doubt ? [{ code: 'declination-doubtful', message: disagreementText(doubt) }] : []),
+      ...(implausible
+        ? [{ code: 'declination-doubtful', message: disagreementText(implausible) }]
+        : []),
       ...warnings.map(({ code, message }) => ({ code, message })),
     ],
   };

@@ -5,7 +5,7 @@ import { readHeaderLine } from '@/core/log-text/read-line';
 import type { DeclinationSetting } from '@/core/model/header';
 import type { Outing } from '@/core/model/outing';
 import { modelSetting, type FixDeclination } from '@/core/navigation/fix/fix-declination';
-import { disagreementText } from '@/core/north/declination-doubt';
+import { disagreementText } from '@/core/north/implausible-declination';
 import type { FieldAtPlace } from '@/core/north/earth-models';
 import { angleText } from '@/core/units/angle';
 import { PressButton } from '@/ui/controls/press-button';
@@ -20,9 +20,9 @@ interface Props {
   onSet: (setting: DeclinationSetting) => Promise<string | null>;
 }
 
-/** Which declination the answer goes by, and the field that changes it: open where there is none. */
+/** The declination that the answer goes by, and the field that changes it: open without one. */
 export function DeclinationLine({ declination, outing, onSet }: Props) {
-  const { norths, field, doubt } = declination;
+  const { norths, field, implausible } = declination;
   const isUnknown = norths.declinationEast === null;
   const [isOpen, setOpen] = useState(false);
   return (
@@ -42,9 +42,9 @@ export function DeclinationLine({ declination, outing, onSet }: Props) {
           </PressButton>
         )}
       </p>
-      {doubt && (
+      {implausible && (
         <p className={styles.warning} role="alert">
-          {disagreementText(doubt)}
+          {disagreementText(implausible)}
         </p>
       )}
       {(isOpen || isUnknown) && (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { isThere, wayHome } from '@/core/navigation/ways/way';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
-import type { Solution } from '@/core/survey/solution';
+import { stationName, type Solution } from '@/core/survey/solution';
 import { isInPaces } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { backToLog, ViewPage } from '@/views/shared/page/view-page';
@@ -28,6 +28,7 @@ export function HomeNowPage({ solution }: { solution: Solution }) {
   return (
     <ViewPage view="home-now" about={outing.name} back={backToLog(outing)} width="narrow" plain>
       <HomeAnswer solution={solution} way={chosen} />
+      {solution.leaving !== solution.current && <p>{WORDS.leaves(...endsOf(solution))}</p>}
       {!isHome && <p className={styles.caution}>{WORDS.caution}</p>}
       <Landmarks solution={solution} />
       {!isHome && (
@@ -74,3 +75,9 @@ function Landmarks({ solution: { outing } }: { solution: Solution }) {
     </p>
   );
 }
+
+/** Where one is, and where the next leg leaves from. */
+const endsOf = (solution: Solution): [string, string] => [
+  visibleText(stationName(solution, solution.current)),
+  visibleText(stationName(solution, solution.leaving)),
+];

@@ -21,6 +21,7 @@ import { SketchPane } from './sketch/sketch-pane';
 import { useKeys, type KeyActions } from './use-keys';
 import { useRoom } from '@/views/shared/page/use-room';
 import { useOutingView, type OutingViewState } from './use-outing-view';
+import { beThere } from '@/core/edit/back-here';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { WORDS } from './words';
 import { leaveFor } from '@/store/browser-database';
@@ -152,6 +153,7 @@ export function OutingView({ open, outing, solution }: Props) {
         preview={preview?.home ?? null}
         onChoose={() => setDialog('ends')}
         onStraightHome={() => setEnds(null)}
+        onThere={() => void open.run(beThere)}
       />
       <OutingDialogs
         {...shared}

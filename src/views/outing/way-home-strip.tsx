@@ -7,6 +7,7 @@ import { positionErrorEllipse } from '@/core/navigation/position-error';
 import { isThere, way, wayHome, wayPoint, type Way } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
+import { visibleText } from '@/core/units/visible';
 import { ToolButton } from '@/ui/controls/tool-button';
 import type { North } from '@/core/units/bearing';
 import { BigBearing } from '@/views/shared/ways/big-bearing';
@@ -28,10 +29,13 @@ interface Props {
   preview: Way | null;
   onChoose: () => void;
   onStraightHome: () => void;
+  /** One is where the next leg leaves from. */
+  onThere: () => void;
 }
 
 /** The answer: what to set on the compass, how far to walk, and how sure. Always in view. */
-export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome }: Props) {
+export function WayHomeStrip(props: Props) {
+  const { solution, ends, preview, onChoose, onStraightHome, onThere } = props;
   const from = ends?.from ?? solution.current;
   const to = ends?.to ?? 0;
   const straight = preview ?? way(solution, from, to);
@@ -56,6 +60,9 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
           <p className={styles.between}>
             {WORDS.home.between(stationName(solution, from), stationName(solution, to))}
           </p>
+        )}
+        {!ends && solution.leaving !== solution.current && (
+          <StillHere solution={solution} onThere={onThere} />
         )}
         <p className={styles.sentence} data-testid="home-sentence">
           {preview && <span className={styles.then}>{WORDS.home.preview} </span>}
@@ -87,6 +94,21 @@ export function WayHomeStrip({ solution, ends, preview, onChoose, onStraightHome
         )}
       </div>
     </section>
+  );
+}
+
+/** Asks where one is, where the next leg is to leave from elsewhere. */
+function StillHere({ solution, onThere }: Pick<Props, 'solution' | 'onThere'>) {
+  const [here, leaving] = [solution.current, solution.leaving].map((station) =>
+    visibleText(stationName(solution, station)),
+  ) as [string, string];
+  return (
+    <p className={styles.between} data-testid="still-here">
+      {WORDS.home.still(here, leaving)}{' '}
+      <button type="button" className={styles.there} onClick={onThere}>
+        {WORDS.home.there(leaving)}
+      </button>
+    </p>
   );
 }
 

@@ -137,6 +137,9 @@ export const WORDS = {
     walk: (metres: string, paces: number | null, direction: string, to: string) =>
       `Walk ${metres}${paces === null ? '' : `: ${pacesWords(paces)}`}, ${direction}, to ${to}.`,
     between: (from: string, to: string) => `From ${from} to ${to}`,
+    still: (here: string, leaving: string) =>
+      `Still at ${here}? The next leg leaves from ${leaving}.`,
+    there: (leaving: string) => `No, I am at ${leaving}`,
     means: ', with the same compass and stride',
     caution: 'It ignores cliffs and water: look before you step.',
     preview: 'After this leg:',

@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { addEntry, type Command } from '@/core/edit/command';
+import { addEntries, type Command } from '@/core/edit/command';
 import { countedAfterwards, uncountedArrival } from '@/core/edit/counted-afterwards';
 import { way } from '@/core/navigation/ways/way';
 import { writeEntry, type Entry, type Leg } from '@/core/entries/entry';
 import { shownBearing } from '@/core/north/norths';
 import { homeMeans, type HomeMeans } from '@/core/survey/home-means';
+import { backHere } from '@/core/edit/back-here';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import type { Bearing } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
@@ -51,11 +52,18 @@ export function told(metres: Metres, unit: Unit, means: HomeMeans): number {
 }
 
 /** Logs lines, and keeps what is said of them. */
-function useLines(run: (command: Command) => Promise<Outcome>, means: HomeMeans, unit: Unit) {
+function useLines(
+  solution: Solution,
+  run: (command: Command) => Promise<Outcome>,
+  means: HomeMeans,
+  unit: Unit,
+) {
   const [status, setStatus] = useState('');
   /** Resolves to why the line was not logged, or null. */
   const save = async (entry: Entry): Promise<string | null> => {
-    const failed = outcomeMessage(await run(addEntry(entry)));
+    const failed = outcomeMessage(
+      await run(addEntries([...(entry.kind === 'leg' ? backHere(solution) : []), entry])),
+    );
     if (failed === null) setStatus(WORDS.logged(writeEntry(entry, 'magnetic').trim()));
     return failed;
   };
@@ -106,7 +114,7 @@ export function useWalk(
   const unit: Unit =
     means.kilometresPerHour !== null ? 'minutes' : means.paceMetres === null ? 'metres' : 'paces';
 
-  const lines = useLines(run, means, unit);
+  const lines = useLines(solution, run, means, unit);
   const { setStatus, save, logLeg } = lines;
   const wanted = () => {
     const value = Number(count);
@@ -121,7 +129,7 @@ export function useWalk(
     const isUncounted = count.trim() === '' && ending !== 'on-the-way';
     if (isUncounted) {
       // No figure was read, so none is written: the log says where one is, and does not close.
-      const failed = to === undefined ? null : await save({ kind: 'from', station: to });
+      const failed = to === undefined ? null : await save({ kind: 'here', station: to });
       if (failed !== null) return setStatus(failed);
       setStatus(WORDS.uncounted);
     } else {

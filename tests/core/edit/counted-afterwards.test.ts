@@ -7,7 +7,7 @@ import { alongsOf } from '@/core/survey/leg-boxes';
 import { leg, solvedLog } from '../../support/outings';
 
 describe('a way whose count is told after its end', () => {
-  const LOG = '220 65m\n350 130m > Birch\nfrom Start';
+  const LOG = '220 65m\n350 130m > Birch\nhere Start';
 
   it('is the leg in the place of the line that said where one is', () => {
     const { solution, outing } = solvedLog(LOG);
@@ -30,9 +30,9 @@ describe('a way whose count is told after its end', () => {
   it('is asked for only where the log ends so', () => {
     for (const log of [
       '220 65m',
-      LOG.replace('from Start', ''),
+      LOG.replace('here Start', ''),
       `${LOG}\n100 5m`,
-      '220 65m\nfrom 1',
+      '220 65m\nhere 1',
     ]) {
       expect(uncountedArrival(solvedLog(log).solution), log).toBeNull();
     }

@@ -2,6 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_ERRORS, SIGMA_IDS, type ErrorSettings } from '@/core/model/error-settings';
 import { positionError } from '@/core/navigation/position-error';
+import { apply } from '@/core/edit/operations';
+import { backHere, beThere } from '@/core/edit/back-here';
+import { writeLog } from '@/core/log-text/write-log';
+import { wayHome } from '@/core/navigation/ways/way';
+import { walkLog } from '@/core/survey/log-walk';
 import { solve } from '@/core/survey/solve';
 import {
   anyOuting,
@@ -11,6 +16,7 @@ import {
   solved,
   solvedLog,
   someLegs,
+  refusal,
 } from '../../support/outings';
 
 describe('solving an outing', () => {
@@ -122,6 +128,50 @@ describe('closures', () => {
     expect(solution.places.at(4)).toEqual({
       east: expect.closeTo(10 * Math.SQRT1_2, 9),
       north: expect.closeTo(10 * Math.SQRT1_2, 9),
+    });
+  });
+});
+
+describe('from and here', () => {
+  const at = (text: string) => {
+    const { current, leaving, legs, places } = solvedLog(text).solution;
+    const last = legs.leg(legs.count);
+    return { current, leaving, from: last.from, end: places.at(current) };
+  };
+  const LOG = '000 100m > Hut\n090 100m > Spring\n';
+
+  it('a station that the next leg leaves from is not where one is, before it is walked', () => {
+    expect(at(`${LOG}from Hut`)).toMatchObject({ current: 2, leaving: 1, end: { north: 100 } });
+    expect(at(`${LOG}from Hut\nsee 305 ; summit`).current).toBe(2);
+    expect(at(`${LOG}from Hut\n180 50m`)).toMatchObject({ current: 3, leaving: 3, from: 1 });
+    const way = wayHome(solvedLog(`${LOG}from Hut`).solution);
+    expect(way.distanceMetres).toBeCloseTo(Math.hypot(100, 100), 9);
+  });
+
+  it('what says where one is moves both; a station that is not there is refused', () => {
+    expect(at(`${LOG}here Hut`)).toMatchObject({ current: 1, leaving: 1 });
+    expect(at(`${LOG}here Hut\n180 50m`)).toMatchObject({ current: 3, from: 1 });
+    expect(refusal(`${LOG}here Barn`)?.fault.code).toBe(refusal(`${LOG}from Barn`)?.fault.code);
+  });
+
+  it('a sighting is of the station that was named last, as ever', () => {
+    const read = (text: string) => [...walkLog(solvedLog(text).solution)].at(-1)!.readAt;
+    expect(read(`${LOG}from Hut\nsee 305 ; summit`)).toBe(1);
+    expect(read(`${LOG}see 305 from Hut ; summit`)).toBe(1);
+    expect(read(`${LOG}here Start\nsee 305 ; summit`)).toBe(0);
+  });
+
+  it('a leg walked from where one is says so, and an answer makes the one line the other', () => {
+    const { solution, outing } = solvedLog(`${LOG}from Hut`);
+    expect(backHere(solution)).toEqual([{ kind: 'from', station: 'Spring' }]);
+    expect(backHere(solvedLog(LOG).solution)).toEqual([]);
+    const answered = beThere(outing, null);
+    const after = answered.ok ? apply(outing, answered.value) : answered;
+    expect(after.ok && writeLog(after.value)).toMatch(/\nhere Hut\n$/);
+    // Where a leg has left from there already, nothing is to be said.
+    expect(beThere(solvedLog(`${LOG}from Hut\n180 50m`).outing, null)).toEqual({
+      ok: true,
+      value: [],
     });
   });
 });

@@ -1,4 +1,4 @@
-import { disagreementText, statedBeside } from '../../north/declination-doubt';
+import { disagreementText, statedBeside } from '../../north/implausible-declination';
 import type { Check } from '../check';
 
 /** How far a stated angle may be from the model's. Common practice, no source. */

@@ -1,7 +1,7 @@
 import { angleText } from '../../units/angle';
 import type { Check } from '../check';
 
-/** `north-contradicts`: a dial that is set for the declination, and bearings or ways as magnetic. */
+/** `north-contradicts`: a dial set for the declination, and bearings or ways as magnetic. */
 export const northContradicts: Check = ({ outing, places }) => {
   const { compassNorth, correction, declinationEast } = places.frame.norths;
   if (compassNorth === 'magnetic') return [];

@@ -1,5 +1,5 @@
 import { arrivalMinutes, clockText } from '../../navigation/route/clock';
-import { declinationDoubt, disagreementText } from '../../north/declination-doubt';
+import { implausibleDeclination, disagreementText } from '../../north/implausible-declination';
 import { minutesOfDay } from '../../units/clock';
 import type { RouteCheck, RouteWarning } from './route-check';
 
@@ -39,7 +39,7 @@ export const noDeclination: RouteCheck = ({ legs, norths }) =>
 
 /** `declination-doubtful`: a margin's or a typed declination can't be right where the route is. */
 export const declinationDoubtful: RouteCheck = ({ norths }, { field }) => {
-  const doubt = norths && declinationDoubt(norths, field);
-  if (!doubt) return [];
-  return [{ code: 'declination-doubtful', leg: null, message: disagreementText(doubt) }];
+  const implausible = norths && implausibleDeclination(norths, field);
+  if (!implausible) return [];
+  return [{ code: 'declination-doubtful', leg: null, message: disagreementText(implausible) }];
 };

@@ -1,6 +1,6 @@
 import type { DeclinationSetting, Header } from '../../model/header';
 import { placeOf, type Outing } from '../../model/outing';
-import { declinationDoubt, type StatedBeside } from '../../north/declination-doubt';
+import { implausibleDeclination, type StatedBeside } from '../../north/implausible-declination';
 import { fieldAt, type EarthModels, type FieldAtPlace } from '../../north/earth-models';
 import { correctionOf, type OutingNorths } from '../../north/outing-norths';
 import type { Position } from '../../readings/position';
@@ -12,7 +12,7 @@ export interface FixDeclination {
   readonly norths: OutingNorths;
   /** Where the fix is, or at the first place that was sighted; null where nothing tells. */
   readonly field: FieldAtPlace | null;
-  readonly doubt: StatedBeside | null;
+  readonly implausible: StatedBeside | null;
 }
 
 /** The place that a declination is looked up for: the fix, else what was sighted first. */
@@ -28,7 +28,7 @@ export function fixDeclination(
 ): FixDeclination {
   const { norths } = places.frame;
   const field = fieldAt(models, placeOfFix(here), outing.date?.day ?? today);
-  return { norths, field, doubt: declinationDoubt(norths, field) };
+  return { norths, field, implausible: implausibleDeclination(norths, field) };
 }
 
 /** The model's declination as a setting: as it is there, where an outing can't ask the model. */

@@ -16,6 +16,8 @@ export function logLinesOf(solution: Solution, draft: FixDraft, here: FixHere): 
     here.sights.every(({ sight }) => sight === null || sight.metres === null);
   if (!byBearings) return here.found ? [stationLine(solution, here.found)] : [];
   const { entries } = solution.outing;
+  const { current, leaving } = solution;
+  const from = current === leaving ? {} : { from: stationName(solution, current) };
   const isKnown = new Set(
     entries.flatMap((entry) => (entry.kind === 'known' ? [nameKey(entry.name)] : [])),
   );
@@ -35,7 +37,7 @@ export function logLinesOf(solution: Solution, draft: FixDraft, here: FixHere): 
           },
         ];
     isKnown.add(key);
-    return [...known, { kind: 'see', bearing, ...(back && { back }), what: place.name }];
+    return [...known, { kind: 'see', bearing, ...(back && { back }), ...from, what: place.name }];
   });
 }
 

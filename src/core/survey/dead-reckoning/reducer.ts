@@ -52,7 +52,9 @@ export class Reducer implements Reckoning {
   /** Numbers of the legs that came back to a station. */
   readonly returns: number[] = [];
   legs = 0;
+  /** The station where one is, and the one that the next leg leaves from. */
   current = 0;
+  leaving = 0;
   /** The entry that is being applied. */
   entry = 0;
   readonly shared: SharedUses;
@@ -87,7 +89,7 @@ export class Reducer implements Reckoning {
     const k = this.legs + 1;
     const wrong = this.rows.fill(this.traverse, k, leg, this.state);
     if (wrong) return wrong;
-    this.traverse.from[k] = this.current;
+    this.traverse.from[k] = this.leaving;
     const level = horizontalShare(leg);
     this.paceOfLeg[k] = paceOn(this.state, leg.ground).paceLength * level;
     this.entryOfLeg[k] = this.entry;
@@ -98,7 +100,7 @@ export class Reducer implements Reckoning {
     } else {
       this.current = this.arriveAt(leg.to, k);
     }
-    this.stationOfLeg[k] = this.current;
+    this.stationOfLeg[k] = this.leaving = this.current;
     this.leg = leg;
     this.level = level;
     this.legs = k;
@@ -146,8 +148,14 @@ export class Reducer implements Reckoning {
   leaveFrom(station: string): FieldFault | null {
     const point = this.stations.find(station, this.legs);
     if (point === undefined) return unknownStation(station, this.stations);
-    this.current = point;
+    this.leaving = point;
     return null;
+  }
+
+  beAt(station: string): FieldFault | null {
+    const wrong = this.leaveFrom(station);
+    this.current = this.leaving;
+    return wrong;
   }
 
   needsStation(station: string): FieldFault | null {

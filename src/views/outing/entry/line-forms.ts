@@ -123,4 +123,11 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
     fields: [{ key: 'station', label: 'Station', stations: true }],
     line: ({ station }) => `from${part(station)}`,
   },
+  {
+    key: 'here',
+    title: 'I am at an earlier station',
+    help: 'You walked there without a count. The way home leaves from it.',
+    fields: [{ key: 'station', label: 'Station', stations: true }],
+    line: ({ station }) => `here${part(station)}`,
+  },
 ];

@@ -8,6 +8,7 @@ import { shownBearing } from '@/core/north/norths';
 import { planTime } from '@/core/navigation/route/clock';
 import { catchingWords, legInWords } from '@/core/navigation/route/in-words';
 import type { Plan } from '@/core/navigation/route/plan';
+import { backHere } from '@/core/edit/back-here';
 import { addEntries } from '@/core/edit/command';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
@@ -44,7 +45,8 @@ export function FollowPanel({ plan, followed, solution, log }: Props) {
   const { next, reached, here } = followed;
   const [arrive, isLogging] = useOnce(async () => {
     const entries = arrivalEntries(followed);
-    if (entries) setSaid(outcomeMessage(await log.run(addEntries(entries))));
+    if (entries)
+      setSaid(outcomeMessage(await log.run(addEntries([...backHere(solution), ...entries]))));
   });
   const [replan] = useOnce(async () => {
     if (!here) return;

@@ -14,7 +14,7 @@ import {
 import { readTypedPlaces } from '@/core/navigation/fix/typed-places';
 import { wayFromFix } from '@/core/navigation/fix/way-from';
 import { describeEntry, writeEntry } from '@/core/entries/entry';
-import { disagreementText } from '@/core/north/declination-doubt';
+import { disagreementText } from '@/core/north/implausible-declination';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { angleEast } from '@/core/readings/angle';
 import { planePointOf, positionAt } from '@/core/place/geodesic';
@@ -211,12 +211,12 @@ describe('the declination of a fix', () => {
   };
 
   it('is doubted by the model at what is sighted, in a log without a position or a day', () => {
-    const { doubt, field } = declined('declination 12 E\n');
+    const { implausible, field } = declined('declination 12 E\n');
     expect(field?.eastDegrees).toBeCloseTo(-19, 0);
-    expect(doubt && disagreementText(doubt)).toMatch(
+    expect(implausible && disagreementText(implausible)).toMatch(
       /set to 12.0° E, but WMM2025 gives 1\d\.\d° W/,
     );
-    expect(declined('declination 19 W\n').doubt).toBeNull();
+    expect(declined('declination 19 W\n').implausible).toBeNull();
     // A log that says its day is asked of that day.
     const then = declined('date 2016-07-30\ndeclination 19 W\n').field;
     expect(then?.model).not.toBe(field?.model);

@@ -28,7 +28,7 @@ export function statedBeside(
  * A stated declination that can't be right at a known place: more than 3° and more than four sigmas
  * of the model from what it says there. Null where it can, or where nothing tells.
  */
-export function declinationDoubt(
+export function implausibleDeclination(
   norths: OutingNorths,
   field: FieldAtPlace | null = norths.field,
 ): StatedBeside | null {
