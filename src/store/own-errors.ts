@@ -27,6 +27,8 @@ const schema = z.object({
   /** Whether sigmas are learned from the outings on this device, and from which moment on. */
   learns: z._default(z.boolean(), true),
   since: z._default(z.nullable(z.string()), null),
+  /** The name that the person's own outings are by; null for those by nobody alone. */
+  name: z._default(z.nullable(z.string()), null),
   /** What was learned last, to begin new outings with; it is computed anew from the outings. */
   learned: z._default(
     z.array(
@@ -39,7 +41,7 @@ const schema = z.object({
 /** A person's own errors, as this device remembers them. */
 export type OwnErrors = z.infer<typeof schema>;
 
-const NOTHING: OwnErrors = { set: [], learns: true, since: null, learned: [] };
+const NOTHING: OwnErrors = { set: [], learns: true, since: null, name: null, learned: [] };
 
 /** The person's own errors; what can't be read of them is as if nothing were said. */
 export function ownErrors(): OwnErrors {

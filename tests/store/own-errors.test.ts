@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { blankArea } from '@/core/model/area';
 import { keepChoice } from '@/store/keep-choice';
 import {
   errorsOfNewOuting,
@@ -9,11 +10,14 @@ import {
   readingOf,
   type OwnErrors,
 } from '@/store/own-errors';
+import { ownOutings } from '@/store/own-outings';
+import { solvedLog } from '../support/outings';
 
 const own = (more: Partial<OwnErrors>): OwnErrors => ({
   set: [],
   learns: true,
   since: null,
+  name: null,
   learned: [],
   ...more,
 });
@@ -44,5 +48,36 @@ describe('a person’s own errors', () => {
   it('that were learned are written in degrees or per cent, to a tenth', () => {
     expect(readingOf({ id: 'landmark', sigma: 1.8349 })).toEqual(landmark(1.8));
     expect(readingOf({ id: 'paced', sigma: 0.06149 })).toEqual(paced(6.1));
+  });
+});
+
+describe('a person’s own outings', () => {
+  const LEGS = '220 65m\n350 130m\n100 90m > Start\n';
+  const outing = (id: string, by: string | null, log = LEGS) => ({
+    ...solvedLog(`date 2026-08-14\n${by === null ? '' : `by ${by}\n`}${log}`).outing,
+    id,
+  });
+  const ids = (outings: readonly { id: string }[]) => outings.map(({ id }) => id);
+  const others = '010 65m\n130 130m\n250 90m > Start\n';
+  const mine = outing('mine', null);
+  const bos = outing('bo', 'Bo', others);
+
+  it('are those by nobody, until a name is said; then theirs as well', () => {
+    expect(ids(ownOutings([mine, bos], [], null))).toEqual(['mine']);
+    expect(ids(ownOutings([mine, bos], [], 'BO'))).toEqual(['mine', 'bo']);
+    expect(ids(ownOutings([mine, bos], [], 'Anna'))).toEqual(['mine']);
+  });
+
+  it('are none that an area joins with somebody else’s without saying whose they are', () => {
+    const area = blankArea('area', 'Plateau', ['mine', 'bo']);
+    expect(ids(ownOutings([mine, bos], [area], null))).toEqual([]);
+    expect(ids(ownOutings([mine, bos], [area], 'Bo'))).toEqual(['mine', 'bo']);
+    expect(ids(ownOutings([mine, bos], [blankArea('own', '', ['mine'])], null))).toEqual(['mine']);
+  });
+
+  it('count once, however often they were imported', () => {
+    const again = { ...outing('again', null, `${LEGS}300 40m\n`), name: 'The same day' };
+    const another = outing('another', null, others);
+    expect(ids(ownOutings([mine, again, another], [], null))).toEqual(['mine', 'another']);
   });
 });

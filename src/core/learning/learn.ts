@@ -1,5 +1,6 @@
+import { deviation, mean, quantileSorted } from 'd3-array';
 import { normalBelow } from '../errors/normal';
-import type { Covariance } from '../errors/covariance';
+import { normals, uniform } from '../errors/random';
 import type { ErrorSettings } from '../model/error-settings';
 import { degrees } from '../units/units';
 import { inUnits, LEARNED, type LearnedId, type Observation } from './observations';
@@ -8,25 +9,29 @@ import { inUnits, LEARNED, type LearnedId, type Observation } from './observatio
  * A person's own sigmas, from how far things came out that should have been zero.
  *
  * | symbol | meaning                                               | equation                       |
- * | σ_k²   | variance of source k; σ0_k the usual value            |                                |
- * | ν0     | how many errors the usual value is worth              | 20                             |
+ * | x_k    | log σ_k of source k                                   |                                |
+ * | s      | how far people differ from the usual value            | x_k ~ N(log σ0_k, s²), s = 0.4 |
  * | m      | an observation: a misclosure, a difference of two     |                                |
  * |        | bearings of one line, walks about their mean          |                                |
- * | A_k    | covariance of m for σ_k = 1, of n_k errors            | C = R + Σ σ_k²·A_k             |
- * | E_k    | what the errors of k are expected to have been        | σ²n - σ⁴·tr(C⁻¹A)              |
- * |        |                                                       | + σ⁴·m'C⁻¹A C⁻¹m               |
- * | σ_k²   | again, until it settles                               | (ν0σ0² + Σ E)/(ν0 + Σ n)       |
+ * | A_k    | covariance of m for σ_k = 1                           | C = R + Σ σ_k²·A_k             |
+ * | p(m)   | with ε = 1 % a blunder, ten times as wide             | (1 - ε)·N(0, C) + ε·N(0, 100C0)|
  *
- * The conjugate update of a variance with a scaled inverse chi-square prior, iterated since only
- * sums of the errors are seen: A. P. Dempster, N. M. Laird and D. B. Rubin, Maximum likelihood from
- * incomplete data via the EM algorithm, JRSS B 39 (1977) (memory). Observations that are cut off at
- * a limit count with those that were lost beyond it.
+ * The posterior of all x together by a random walk of N. Metropolis and others, J. Chem. Phys. 21
+ * (1953) (memory), one source at a time. What is stated is its median and where 95 % of it lies.
+ * Observations that are cut off at a limit have the density of what is within it. With s = 0.4 two
+ * in three people are within a factor of 1.5 of the usual value (common practice, no source).
  */
-const PRIOR_ERRORS = 20;
-const MOST_ROUNDS = 400;
-const SETTLED = 1e-5;
-/** Farther off than five sigmas is a slip, not an error: it teaches nothing. */
-const MOST_SQUARED_SIGMAS = 25;
+const PRIOR_LOG_SIGMA = 0.4;
+const BLUNDERS = 0.01;
+const BLUNDER_VARIANCE = 100;
+const SWEEPS = 2000;
+const BURN_IN = 400;
+/** The same record gives the same figures. */
+const SEED = 1953;
+/** Two sigmas of which one is the larger the smaller the other is: correlated by less than this. */
+const ALIKE = -0.3;
+/** A sigma that the record tells of: its log is known so much better than before. */
+const LEAST_NARROWED = 0.1;
 
 /** A sigma as it was learned, in degrees or over the length. */
 export interface LearnedSigma {
@@ -35,90 +40,131 @@ export interface LearnedSigma {
   /** Where it lies with 95 %. */
   readonly least: number;
   readonly most: number;
-  /** How many errors were seen, as far as they tell of this one. */
-  readonly seen: number;
+  /** What share of the variance of its log the record took away, 0 to 1. */
+  readonly narrowed: number;
+  /** Others that the record can't tell from this one: the one is smaller where they are larger. */
+  readonly alike: readonly LearnedId[];
 }
 
-type Variances = Record<LearnedId, number>;
+/** True where the record tells of a sigma, and the usual value is not all there is. */
+export const isLearned = ({ narrowed }: LearnedSigma): boolean => narrowed >= LEAST_NARROWED;
 
-/** Learns from observations, beginning with the usual values. */
-export function learn(usual: ErrorSettings, observations: readonly Observation[]): LearnedSigma[] {
-  const prior = variancesOf((id) => inUnits(id, usual[id]) ** 2);
-  let current = prior;
-  const used = observations.filter((each) => squaredSigmas(each, prior) <= MOST_SQUARED_SIGMAS);
-  let sums = roundOver(used, current);
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const next = variancesOf(
-      (id) => (PRIOR_ERRORS * prior[id] + sums.squares[id]) / (PRIOR_ERRORS + sums.counts[id]),
-    );
-    const moved = Math.max(...LEARNED.map((id) => Math.abs(next[id] / current[id] - 1)));
-    current = next;
-    sums = roundOver(used, current);
-    if (moved < SETTLED) break;
+/** An observation with the numbers of its sources. */
+interface Numbered extends Omit<Observation, 'effects'> {
+  readonly effects: readonly { readonly source: number; readonly unit: Observation['rest'] }[];
+  /** Of a blunder: its density here. */
+  readonly blunder: number;
+}
+
+/** The density of a misclosure by the variances of the sources; the covariance may be widened. */
+function density(
+  { east, north, rest, effects }: Pick<Numbered, 'east' | 'north' | 'rest' | 'effects'>,
+  variances: readonly number[],
+  widened: number,
+): { density: number; xx: number } {
+  let { xx, xy, yy } = rest;
+  for (const { source, unit } of effects) {
+    const variance = variances[source]!;
+    xx += variance * unit.xx;
+    xy += variance * unit.xy;
+    yy += variance * unit.yy;
   }
-  return LEARNED.map((id) => {
-    const sigma = inWords(id, Math.sqrt(current[id]));
-    const factor = Math.exp(1.96 / Math.sqrt(2 * (PRIOR_ERRORS + sums.seen[id])));
-    return { id, sigma, least: sigma / factor, most: sigma * factor, seen: sums.seen[id] };
+  const determinant = xx * yy - xy * xy;
+  const square = (yy * east * east - 2 * xy * east * north + xx * north * north) / determinant;
+  const scale = 2 * Math.PI * widened * Math.sqrt(determinant);
+  return { density: Math.exp(-square / (2 * widened)) / scale, xx };
+}
+
+function logLikelihood(observation: Numbered, variances: readonly number[]): number {
+  const { density: fair, xx } = density(observation, variances, 1);
+  const { cutAt, blunder } = observation;
+  if (cutAt === undefined) return Math.log((1 - BLUNDERS) * fair + BLUNDERS * blunder);
+  // What is kept of such readings lies within the limit.
+  return Math.log(fair) - Math.log(1 - 2 * (1 - normalBelow(cutAt / Math.sqrt(xx))));
+}
+
+/** Learns from observations: the posterior of the sigmas, beginning with the usual values. */
+export function learn(usual: ErrorSettings, observations: readonly Observation[]): LearnedSigma[] {
+  const prior = LEARNED.map((id) => Math.log(inUnits(id, usual[id])));
+  const samples = sampled(prior, observations);
+  return LEARNED.map((id, source) => {
+    const own = samples[source]!;
+    const [least, sigma, most] =
+      own.length === 0
+        ? [-1.96, 0, 1.96].map((z) => prior[source]! + z * PRIOR_LOG_SIGMA)
+        : [0.025, 0.5, 0.975].map((share) =>
+            quantileSorted(
+              [...own].sort((a, b) => a - b),
+              share,
+            )!,
+          );
+    const narrowed = own.length === 0 ? 0 : 1 - (deviation(own)! / PRIOR_LOG_SIGMA) ** 2;
+    const alike = LEARNED.filter(
+      (_, other) => other !== source && correlation(own, samples[other]!) < ALIKE,
+    );
+    const inWords = (log: number | undefined) => wordsOf(id, Math.exp(log ?? 0));
+    return {
+      id,
+      sigma: inWords(sigma),
+      least: inWords(least),
+      most: inWords(most),
+      narrowed: Math.max(0, narrowed),
+      alike,
+    };
   });
 }
 
-const variancesOf = (of: (id: LearnedId) => number): Variances =>
-  Object.fromEntries(LEARNED.map((id) => [id, of(id)])) as Variances;
-
-const inWords = (id: LearnedId, sigma: number) =>
+const wordsOf = (id: LearnedId, sigma: number) =>
   id === 'paced' || id === 'pace-length' ? sigma : degrees(sigma);
 
-/** The inverse of the covariance of an observation. */
-function inverseOf({ rest, effects }: Observation, variances: Variances): Covariance {
-  let { xx, xy, yy } = rest;
-  for (const { id, unit } of effects) {
-    xx += variances[id] * unit.xx;
-    xy += variances[id] * unit.xy;
-    yy += variances[id] * unit.yy;
-  }
-  const determinant = xx * yy - xy * xy;
-  return { xx: yy / determinant, xy: -xy / determinant, yy: xx / determinant };
-}
-
-function squaredSigmas(observation: Observation, variances: Variances): number {
-  const { east, north } = observation;
-  const { xx, xy, yy } = inverseOf(observation, variances);
-  return xx * east * east + 2 * xy * east * north + yy * north * north;
-}
-
-/** What a round expects of each source: the sum of its squared errors, and of how many. */
-function roundOver(observations: readonly Observation[], variances: Variances) {
-  const zero = () => variancesOf(() => 0);
-  const [squares, counts, seen] = [zero(), zero(), zero()];
-  for (const observation of observations) {
-    const inverse = inverseOf(observation, variances);
-    const { east, north, effects, cutAt } = observation;
-    const [x, y] = [inverse.xx * east + inverse.xy * north, inverse.xy * east + inverse.yy * north];
-    for (const { id, count, unit } of effects) {
-      const variance = variances[id];
-      const trace = inverse.xx * unit.xx + 2 * inverse.xy * unit.xy + inverse.yy * unit.yy;
-      const square = unit.xx * x * x + 2 * unit.xy * x * y + unit.yy * y * y;
-      const expected = variance * count - variance ** 2 * (trace - square);
-      squares[id] += expected;
-      counts[id] += count;
-      seen[id] += variance * trace;
-      if (cutAt === undefined) continue;
-      const lost = lostBeyond(cutAt, 1 / inverse.xx);
-      // One that was lost beyond the limit, so often as one was kept within it.
-      const lostSquare = unit.xx * inverse.xx ** 2 * lost.meanSquare;
-      squares[id] += lost.times * (variance * count - variance ** 2 * (trace - lostSquare));
-      counts[id] += lost.times * count;
+/** Draws of each log sigma from the posterior; none of one that no observation has. */
+function sampled(prior: readonly number[], observations: readonly Observation[]): number[][] {
+  const usual = prior.map((log) => Math.exp(2 * log));
+  const numbered = observations.map(({ effects, ...rest }): Numbered => {
+    const own = effects.map(({ id, unit }) => ({ source: LEARNED.indexOf(id), unit }));
+    const plain = { ...rest, effects: own };
+    return { ...plain, blunder: density(plain, usual, BLUNDER_VARIANCE).density };
+  });
+  const ofSource = prior.map((_, source) =>
+    numbered.filter(({ effects }) => effects.some((effect) => effect.source === source)),
+  );
+  const logs = [...prior];
+  const variances = [...usual];
+  const steps = prior.map(() => PRIOR_LOG_SIGMA);
+  const next = uniform(SEED);
+  const normal = normals(next);
+  const draws = prior.map((): number[] => []);
+  /** What of the posterior's logarithm a source takes part in. */
+  const posterior = (source: number) => {
+    const off = (logs[source]! - prior[source]!) / PRIOR_LOG_SIGMA;
+    let sum = -0.5 * off * off;
+    for (const observation of ofSource[source]!) sum += logLikelihood(observation, variances);
+    return sum;
+  };
+  const move = (source: number, to: number) => {
+    logs[source] = to;
+    variances[source] = Math.exp(2 * to);
+  };
+  for (let sweep = 0; sweep < SWEEPS; sweep++) {
+    for (const [source, concerned] of ofSource.entries()) {
+      if (concerned.length === 0) continue;
+      const from = logs[source]!;
+      const before = posterior(source);
+      move(source, from + steps[source]! * normal());
+      const isTaken = Math.log(next()) < posterior(source) - before;
+      if (!isTaken) move(source, from);
+      // While it burns in, the step is fitted so that four in ten are taken.
+      if (sweep < BURN_IN) steps[source]! *= isTaken ? 1.06 : 0.96;
+      else draws[source]!.push(logs[source]!);
     }
   }
-  return { squares, counts, seen };
+  return draws;
 }
 
-/** How many normal values lie beyond a limit for one within, and their mean square. */
-function lostBeyond(limit: number, variance: number): { times: number; meanSquare: number } {
-  const z = limit / Math.sqrt(variance);
-  const tail = 1 - normalBelow(z);
-  if (tail < 1e-9) return { times: 0, meanSquare: 0 };
-  const density = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
-  return { times: (2 * tail) / (1 - 2 * tail), meanSquare: variance * (1 + (z * density) / tail) };
+/** Pearson's correlation of two rows of draws; 0 where one has none. */
+function correlation(one: readonly number[], other: readonly number[]): number {
+  if (one.length === 0 || one.length !== other.length) return 0;
+  const [a, b] = [mean(one)!, mean(other)!];
+  const product = mean(one, (value, index) => (value - a) * (other[index]! - b))!;
+  return product / (deviation(one)! * deviation(other)!);
 }

@@ -22,10 +22,9 @@ export const LEARNED = [
 ] as const satisfies readonly SigmaId[];
 export type LearnedId = (typeof LEARNED)[number];
 
-/** What one sigma adds to an observation: its covariance for a variance of 1, of so many draws. */
+/** What one sigma adds to an observation: its covariance for a variance of 1. */
 interface Effect {
   readonly id: LearnedId;
-  readonly count: number;
   readonly unit: Covariance;
 }
 
@@ -60,6 +59,10 @@ const scaled = ({ xx, xy, yy }: Covariance, k: number): Covariance => ({
 export const inUnits = (id: LearnedId, sigma: number): number =>
   id === 'paced' || id === 'pace-length' ? sigma : radians(sigma);
 
+const isShared = (id: LearnedId) => id === 'compass' || id === 'pace-length';
+/** What is moved by fewer misclosures than this is moved by the misclosure alone. */
+const CLOSED = 2;
+
 /** How far a loop closed off: of its legs, and of what they do not share all around. */
 function loopObservation(solution: Solution, closure: Closure): Observation {
   const { legs, places, errors, end } = solution;
@@ -78,7 +81,10 @@ function loopObservation(solution: Solution, closure: Closure): Observation {
       continue;
     }
     const unit = scaled(each.covariance, 1 / inUnits(id, errors[id]) ** 2);
-    effects.push({ id, count: each.count, unit });
+    // What all legs share moves a loop that closes by nothing: what is left is the misclosure, and
+    // a covariance that is made of it would explain any.
+    if (isShared(id) && unit.xx + unit.yy <= (CLOSED * closure.metres) ** 2) continue;
+    effects.push({ id, unit });
   }
   const { east, north } = closure.misclosure;
   return { east, north, rest, effects };
@@ -96,7 +102,7 @@ function backObservation(forward: BearingReading, back: BearingReading, aim: Aim
     east: radians(off),
     north: 0,
     rest: { xx: fine(forward) + fine(back), xy: 0, yy: 1 },
-    effects: [{ id: aim, count: 1, unit: { xx: 2, xy: 0, yy: 0 } }],
+    effects: [{ id: aim, unit: { xx: 2, xy: 0, yy: 0 } }],
     // Readings to a whole degree that differ by 5 may differ by half a degree more.
     cutAt: radians(CUT_DEGREES + Math.max(finenessDegrees(forward), finenessDegrees(back)) / 2),
   } satisfies Observation;
@@ -119,7 +125,7 @@ const walksObservation = (deviation: number): Observation => ({
   east: deviation,
   north: 0,
   rest: { xx: 1e-12, xy: 0, yy: 1 },
-  effects: [{ id: 'paced', count: 1, unit: { xx: 1, xy: 0, yy: 0 } }],
+  effects: [{ id: 'paced', unit: { xx: 1, xy: 0, yy: 0 } }],
 });
 
 /** What calibrations tell, the oldest first: the spread of walks, and how lengths differ. */
@@ -142,9 +148,9 @@ export function observationsOfCalibrations(calibrations: readonly Calibration[])
       north: 0,
       rest: { xx: 1e-12, xy: 0, yy: 1 },
       effects: [
-        { id: 'pace-length', count: 2, unit: { xx: 2, xy: 0, yy: 0 } },
-        { id: 'paced', count: 1, unit: variance(walks.length) },
-        { id: 'paced', count: 1, unit: variance(before.walks.length) },
+        { id: 'pace-length', unit: { xx: 2, xy: 0, yy: 0 } },
+        { id: 'paced', unit: variance(walks.length) },
+        { id: 'paced', unit: variance(before.walks.length) },
       ],
     };
     return [...spread, length];

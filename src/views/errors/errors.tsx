@@ -1,9 +1,11 @@
 'use client';
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { changeHeader } from '@/core/edit/settings';
+import type { LearnedSigma } from '@/core/learning/learn';
+import { visibleText } from '@/core/units/visible';
 import type { SigmaId, SigmaReading } from '@/core/model/error-settings';
 import type { Header } from '@/core/model/header';
 import { ownSigmas } from '@/store/own-errors';
@@ -15,7 +17,7 @@ import { BACK_TO_OUTINGS, backToLog, Section, ViewPage } from '@/views/shared/pa
 import styles from './errors.module.css';
 import { SigmaTable } from './sigma-table';
 import { useOwnErrors, type OwnErrorsState } from './use-own-errors';
-import { WORDS } from './words';
+import { SIGMA_WORDS, WORDS } from './words';
 
 const LearnedChart = dynamic(() => import('./learned-chart').then((it) => it.LearnedChart), {
   ssr: false,
@@ -54,6 +56,7 @@ export function Errors() {
         <p>{WORDS.how}</p>
         <SigmaTable
           own={state.own}
+          learned={state.record?.learned ?? []}
           onOwn={state.set}
           outing={outing ? sigmas : null}
           onOuting={changeOne}
@@ -67,6 +70,19 @@ export function Errors() {
     </ViewPage>
   );
 }
+
+/** Errors that the record can't tell apart, each pair once. */
+function Alike({ learned }: { learned: readonly LearnedSigma[] }) {
+  const pairs = learned.flatMap(({ id, alike }) => alike.filter((o) => o > id).map((o) => [id, o]));
+  return pairs.map(([one, other]) => (
+    <p key={`${one} ${other}`} className={styles.soft}>
+      {WORDS.alike(SIGMA_WORDS[one as SigmaId], SIGMA_WORDS[other as SigmaId])}
+    </p>
+  ));
+}
+
+/** No name of an outing: a name is never empty. */
+const NOBODY = '';
 
 /** What was learned, how it came about, and how to switch it off or forget it. */
 function Learning({ state }: { state: OwnErrorsState }) {
@@ -91,6 +107,22 @@ function Learning({ state }: { state: OwnErrorsState }) {
               : WORDS.learnedFrom(record.loops, record.calibrations)}
         </p>
       )}
+      {record && record.people.length > 0 && (
+        <label className={styles.whose}>
+          {WORDS.whose}
+          <Select
+            className={styles.choice}
+            aria-label={WORDS.whose}
+            value={own.name ?? NOBODY}
+            options={[
+              { value: NOBODY, label: WORDS.unnamed },
+              ...record.people.map((name) => ({ value: name, label: visibleText(name) })),
+            ]}
+            onChange={(name) => state.setName(name === NOBODY ? null : name)}
+          />
+        </label>
+      )}
+      {record && <Alike learned={record.learned} />}
       {record && record.steps.length > 0 && <LearnedChart steps={record.steps} />}
       {own.since !== null && (
         <p className={styles.soft}>{WORDS.forgotten(own.since.slice(0, 10))}</p>

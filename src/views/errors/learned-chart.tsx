@@ -3,17 +3,17 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { LEARNED, type LearnedId } from '@/core/learning/observations';
-import { learn } from '@/core/learning/learn';
+import { isLearned, learn } from '@/core/learning/learn';
 import { DEFAULT_ERRORS, unitOfSigma } from '@/core/model/error-settings';
 import { bandEdge, plainOptions, useChartColours } from '@/ui/theme/charts';
 import styles from './errors.module.css';
-import { LEAST_SEEN, type RecordStep } from './record';
+import type { RecordStep } from './record';
 import { SIGMA_WORDS, WORDS } from './words';
 
 /** How a sigma came to be what it is, outing by outing, with the band that it lies in. */
 export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
   const told = LEARNED.filter((id) =>
-    steps.at(-1)?.learned.some((each) => each.id === id && each.seen >= LEAST_SEEN),
+    steps.at(-1)?.learned.some((each) => each.id === id && isLearned(each)),
   );
   const [choice, setChoice] = useState<LearnedId | null>(null);
   const colours = useChartColours();

@@ -8,6 +8,8 @@ import { DEFAULT_ERRORS } from '@/core/model/error-settings';
 import type { Outing } from '@/core/model/outing';
 import { needsEarthModels } from '@/core/north/outing-norths';
 import { solve } from '@/core/survey/solve';
+import { areaLogs } from '@/store/documents/areas';
+import { ownOutings } from '@/store/own-outings';
 import { storedOutings } from '@/store/outings';
 import { paceProfiles } from '@/store/profiles';
 import { browserDatabase } from '@/store/browser-database';
@@ -26,10 +28,12 @@ export interface OwnRecord {
   readonly learned: readonly LearnedSigma[];
   readonly loops: number;
   readonly calibrations: number;
+  /** Everyone whom an outing of this device is by. */
+  readonly people: readonly string[];
 }
 
-/** A sigma of which less than half an error was seen is not told yet. */
-export const LEAST_SEEN = 0.5;
+/** So many points of the chart, the last outing among them. */
+const MOST_STEPS = 12;
 /** More outings than this are not looked back on: who walks changes too. */
 const MOST_OUTINGS = 100;
 /** A breath for the page between two outings. */
@@ -37,8 +41,8 @@ const breath = () => new Promise((resolve) => setTimeout(resolve));
 
 const dayOf = ({ date }: Outing, changedAt: string) => date?.day ?? changedAt.slice(0, 10);
 
-/** What the outings and calibrations of this device tell, from a moment on. */
-export async function ownRecord(since: string | null): Promise<OwnRecord> {
+/** What a person's outings and calibrations on this device tell, from a moment on. */
+export async function ownRecord(since: string | null, name: string | null): Promise<OwnRecord> {
   const database = browserDatabase();
   const [stored, profiles] = [await storedOutings(database), await paceProfiles(database)];
   const isNew = (at: string) => since === null || at > since;
@@ -46,15 +50,22 @@ export async function ownRecord(since: string | null): Promise<OwnRecord> {
     profile.calibrations.filter(({ at }) => isNew(at)),
   );
   calibrations.sort((a, b) => a.at.localeCompare(b.at));
-  const outings = stored
-    .filter(({ state, damaged }) => !damaged && isNew(state.changedAt))
-    .map(({ state }) => ({ outing: state.outing, day: dayOf(state.outing, state.changedAt) }))
+  const days = new Map(
+    stored.map(({ state }) => [state.outing.id, dayOf(state.outing, state.changedAt)]),
+  );
+  const fresh = stored.filter(({ state, damaged }) => !damaged && isNew(state.changedAt));
+  const areas = (await areaLogs.all(database)).map(({ document }) => document);
+  const all = fresh.map(({ state }) => state.outing);
+  const people = [...new Set(stored.flatMap(({ state }) => state.outing.by ?? []))].sort();
+  const outings = ownOutings(all, areas, name)
+    .map((outing) => ({ outing, day: days.get(outing.id) ?? '' }))
     .sort((a, b) => a.day.localeCompare(b.day))
     .slice(-MOST_OUTINGS);
   const observations: Observation[] = observationsOfCalibrations(calibrations);
   const steps: RecordStep[] = [];
   let loops = 0;
-  for (const { outing, day } of outings) {
+  const stepLength = Math.ceil(outings.length / MOST_STEPS);
+  for (const [index, { outing, day }] of outings.entries()) {
     await breath();
     const models = needsEarthModels(outing) ? await loadEarthModels() : null;
     // What the outing itself says of its errors is no reason to learn otherwise.
@@ -64,8 +75,9 @@ export async function ownRecord(since: string | null): Promise<OwnRecord> {
     if (found.length === 0) continue;
     loops += solved.value.closures.length;
     observations.push(...found);
+    if ((outings.length - 1 - index) % stepLength !== 0) continue;
     steps.push({ outing: outing.name, day, learned: learn(DEFAULT_ERRORS, observations) });
   }
   const learned = learn(DEFAULT_ERRORS, observations);
-  return { steps, learned, loops, calibrations: calibrations.length };
+  return { steps, learned, loops, calibrations: calibrations.length, people };
 }

@@ -1,5 +1,6 @@
 import { Input } from 'antd';
 import { useState } from 'react';
+import type { LearnedSigma } from '@/core/learning/learn';
 import {
   DEFAULT_ERRORS,
   SIGMA_IDS,
@@ -7,12 +8,14 @@ import {
   type SigmaId,
   type SigmaReading,
 } from '@/core/model/error-settings';
-import { readingValue, type OwnErrors } from '@/store/own-errors';
+import { readingOf, readingValue, type OwnErrors } from '@/store/own-errors';
 import styles from './errors.module.css';
 import { SIGMA_WORDS, WORDS } from './words';
 
 interface Props {
   own: OwnErrors;
+  /** What the record gives, with where each figure lies; empty while it is read. */
+  learned: readonly LearnedSigma[];
   onOwn: (of: SigmaId, reading: SigmaReading | null) => void;
   /** What the outing says; null without an outing. */
   outing: readonly SigmaReading[] | null;
@@ -20,7 +23,7 @@ interface Props {
 }
 
 /** Every sigma with its usual value, what was learned, and what is set, for the person and here. */
-export function SigmaTable({ own, onOwn, outing, onOuting }: Props) {
+export function SigmaTable(props: Props) {
   return (
     <table className={styles.table}>
       <thead>
@@ -29,13 +32,13 @@ export function SigmaTable({ own, onOwn, outing, onOuting }: Props) {
           <th scope="col">{WORDS.usual}</th>
           <th scope="col">{WORDS.learned}</th>
           <th scope="col">{WORDS.own}</th>
-          {outing && <th scope="col">{WORDS.outing}</th>}
+          {props.outing && <th scope="col">{WORDS.outing}</th>}
           <th scope="col">{WORDS.from}</th>
         </tr>
       </thead>
       <tbody>
         {SIGMA_IDS.map((of) => (
-          <SigmaRow key={of} of={of} own={own} onOwn={onOwn} outing={outing} onOuting={onOuting} />
+          <SigmaRow key={of} of={of} {...props} />
         ))}
       </tbody>
     </table>
@@ -63,19 +66,31 @@ function figuresOf(of: SigmaId, { own, outing }: Props) {
   } as const;
 }
 
+/** Where a learned figure lies with 95 %, as a person writes it. */
+function bandOf(of: SigmaId, learned: readonly LearnedSigma[]): [number, number] | null {
+  const found = learned.find(({ id }) => id === of);
+  if (!found) return null;
+  const { id, least, most } = found;
+  return [readingOf({ id, sigma: least }).value, readingOf({ id, sigma: most }).value];
+}
+
 function SigmaRow({ of, ...props }: Props & { of: SigmaId }) {
   const { onOwn, outing, onOuting } = props;
   const unit = unitOfSigma(of);
   const mark = WORDS.unit[unit];
   const { usual, learned, set, here, used, from } = figuresOf(of, props);
   const text = (value: number | undefined) => (value === undefined ? '—' : `${value}${mark}`);
+  const band = learned === undefined ? null : bandOf(of, props.learned);
   const reading = (value: number | null): SigmaReading | null =>
     value === null ? null : { of, unit, value };
   return (
     <tr data-sigma={of}>
       <th scope="row">{SIGMA_WORDS[of]}</th>
       <td data-label={WORDS.usual}>{text(usual)}</td>
-      <td data-label={WORDS.learned}>{text(learned)}</td>
+      <td data-label={WORDS.learned}>
+        {text(learned)}
+        {band && <span className={styles.soft}> {WORDS.lies(band)}</span>}
+      </td>
       <td data-label={WORDS.own}>
         <SigmaField
           label={WORDS.forYou(SIGMA_WORDS[of])}

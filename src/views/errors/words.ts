@@ -11,6 +11,7 @@ export const WORDS = {
   error: 'Error',
   usual: 'Usual',
   learned: 'Learned',
+  lies: ([least, most]: readonly [number, number]) => `${least} to ${most}`,
   own: 'Yours',
   outing: 'This outing',
   from: 'In use',
@@ -30,8 +31,14 @@ export const WORDS = {
   learns: 'Learn from my loops, arrivals and calibrations',
   learningHow:
     'Each loop that closes, each arrival logged, each line read at both ends and each ' +
-    'calibration tells how far off you are. The usual values count like twenty errors of your ' +
-    'own, so that one bad day changes little. A blunder teaches nothing. It stays on this device.',
+    'calibration shows how far off you are. Beside each figure stands where it lies with 95 %: ' +
+    'wide at first, since people differ from the usual by half as much again. Blunders are left ' +
+    'out, a walk counts once, and only your own outings count. It stays on this device.',
+  whose: 'My outings are',
+  unnamed: 'those that name nobody',
+  alike: (one: string, other: string) =>
+    `These loops can’t tell “${one}” from “${other}”: where the one is larger, the other is ` +
+    'smaller. Back bearings and calibrations tell them apart.',
   learnedFrom: (loops: number, calibrations: number) =>
     `From ${loops} closed ${loops === 1 ? 'loop' : 'loops'} and ${calibrations} ` +
     `${calibrations === 1 ? 'calibration' : 'calibrations'} on this device.`,
