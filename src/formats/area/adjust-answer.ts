@@ -79,7 +79,7 @@ function suspectFields(
   unit: PlaneUnit,
   lineOf: (source: LineSource) => number | undefined,
 ) {
-  const { slip, source, instead, probability, metresLeft, message } = suspect;
+  const { slip, source, instead, probability, metresLeft, message, second } = suspect;
   const read = members[source.outing]!.solution.outing.show.north;
   const leg = instead.suggested;
   return {
@@ -88,6 +88,12 @@ function suspectFields(
     slip,
     message,
     suggested: leg && `${writeBearing(leg.bearing, read)} ${writeDistance(leg.distance)}`,
+    // The other one, where only two together explain it.
+    second: second && {
+      outing: second.source.outing,
+      line: lineOf(second.source),
+      slip: second.slip,
+    },
     probability,
     metresLeft: unit === 'pace' ? null : metresLeft,
   };

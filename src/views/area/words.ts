@@ -73,8 +73,13 @@ export const WORDS = {
     `${count === 1 ? 'One reading explains it.' : 'Probably one of these.'} Look at the ground, ` +
     'or in the log, before you correct anything. Until then the map is bent by it.',
   noneExplains:
-    'No single mistake explains it. Least unlikely, each by itself; two together are more ' +
-    'likely. The map stays bent until it is found.',
+    'No single mistake explains it, and no two that people often make. The map stays distorted ' +
+    'until it is found: look at the loops that close worst.',
+  together: 'No single mistake explains it; these two together do, one pair in each line.',
+  leastUnlikely: 'Some other mistake is likelier than these. They would explain it:',
+  standsOut: (name: string, share: string, others: string) =>
+    `The loops of ${name} close worse than the others’: ${share} of what was walked, others at ` +
+    `most ${others}. Look there first.`,
   lookAt: (what: string) => `Look at ${what}.`,
   probability: (share: number) =>
     share > 0.99 ? 'Over 99 %:' : share < 0.01 ? 'Under 1 %:' : `${Math.round(100 * share)} %:`,

@@ -96,7 +96,7 @@ function DeclinationForm({ field, outing, onSet }: FormProps) {
       </PressButton>
       {field && (
         <PressButton onClick={() => void onSet(modelSetting(outing, field)).then(setRefused)}>
-          {WORDS.useModel(field.model, angleText(field.eastDegrees))}
+          {WORDS.modelOffer(field.model, angleText(field.eastDegrees))}
         </PressButton>
       )}
       {refused !== null && (

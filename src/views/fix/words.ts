@@ -31,7 +31,7 @@ export const WORDS = {
   declinationHint: '19.1 W',
   changeDeclination: 'Change the declination',
   useDeclination: 'Use',
-  useModel: (model: string, angle: string) => `Use ${model}: ${angle}`,
+  modelOffer: (model: string, angle: string) => `Use ${model}: ${angle}`,
   needsAngle: 'Expected an angle, as in 19.1 W.',
   place: 'Known place',
   bearing: 'Bearing',

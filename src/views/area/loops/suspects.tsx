@@ -4,6 +4,7 @@ import { correctEntry } from '@/core/edit/ink';
 import { writeBearing } from '@/core/readings/bearing';
 import { writeDistance } from '@/core/readings/distance';
 import { nameOf } from '@/core/survey/party/party';
+import { outstanding } from '@/core/survey/party/outstanding';
 import type { Survey } from '@/core/survey/party/survey';
 import type { Suspect } from '@/core/survey/blunder/suspects';
 import { visibleText } from '@/core/units/visible';
@@ -18,16 +19,20 @@ import { viewUrl } from '@/views/views';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
+import { UNEXPLAINED } from './unexplained';
 
 /** A single loop is told as one of so many; what is less likely than this is not said. */
 const MOST_SHOWN = 3;
 const LEAST_SHOWN = 0.01;
 
 /** Mistakes are called probable only where, together, they are. */
-const headingOf = (shown: readonly Suspect[]): string =>
-  sum(shown, ({ probability }) => probability) >= 0.5
-    ? WORDS.oneOf(shown.length)
-    : WORDS.noneExplains;
+function headingOf(shown: readonly Suspect[]): string {
+  const [first] = shown;
+  if (!first) return WORDS.noneExplains;
+  if (first.second) return WORDS.together;
+  const isLikely = sum(shown, ({ probability }) => probability) >= 0.5;
+  return isLikely ? WORDS.oneOf(shown.length) : WORDS.leastUnlikely;
+}
 
 interface Props {
   open: OpenArea;
@@ -58,7 +63,9 @@ export function Suspects({ open, survey, suspects }: Props) {
       outcomeMessage(await new OutingSession(browserDatabase(), outing)[kind]());
     if (failed === null) setCorrection({ words, at: state.number, isDone: true, step });
   };
-  if (suspects.length === 0 && !correction?.isDone && !message) return null;
+  const isUnexplained = survey.test !== null && survey.test.p < UNEXPLAINED;
+  const worst = outstanding(survey);
+  if (!isUnexplained && !worst && !correction?.isDone && !message) return null;
   return (
     <Section id="area-suspects" title={WORDS.disagrees}>
       {message && <p role="alert">{message}</p>}
@@ -70,7 +77,16 @@ export function Suspects({ open, survey, suspects }: Props) {
           </PressButton>
         </p>
       )}
-      {shown.length > 0 && <p className={page.warning}>{headingOf(shown)}</p>}
+      {isUnexplained && <p className={page.warning}>{headingOf(shown)}</p>}
+      {worst && (
+        <p data-testid="stands-out">
+          {WORDS.standsOut(
+            visibleText(nameOf(found, worst.outing)),
+            shareText(worst.ofWalked),
+            shareText(worst.others),
+          )}
+        </p>
+      )}
       <ol className={styles.rows} data-testid="suspects">
         {shown.map((suspect) => (
           <SuspectRow
@@ -84,6 +100,8 @@ export function Suspects({ open, survey, suspects }: Props) {
     </Section>
   );
 }
+
+const shareText = (share: number) => `${(100 * share).toFixed(1)} %`;
 
 interface RowProps {
   suspect: Suspect;

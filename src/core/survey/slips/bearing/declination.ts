@@ -6,28 +6,34 @@ import type { Slip, SlipId, SlipLeg } from '../slip';
 /** A declination below this shows in no loop. */
 const LEAST_DEGREES = 3;
 
-/**
- * A slip with the declination D, on one leg or from one leg on: the leg lies some multiple of it
- * elsewhere, and would have been written as `read` says.
- */
+/** How a reading may lie by a slip with the declination, and how it would have been written. */
+interface Mistaken {
+  /** So many declinations elsewhere. */
+  readonly times: number;
+  readonly says: string;
+  readonly read: (bearing: BearingReading, east: Degrees) => BearingReading;
+}
+
+/** A slip with the declination D, on one leg or from one leg on: off the map, and by the needle. */
 const byDeclination = (
   id: SlipId,
-  prior: number,
-  says: string,
-  times: number,
-  read: (bearing: BearingReading, east: Degrees) => BearingReading | null,
+  offMap: readonly Mistaken[],
+  byNeedle: readonly Mistaken[],
 ): Slip => ({
   id,
-  prior,
+  prior: 0.004,
   lookAt: 'the sum that turned the bearing, and which north it was read from',
   goesOn: true,
   of({ bearingDegrees, metres, norths, reading }: SlipLeg) {
     const east = norths.declinationEast;
     if (east === null || Math.abs(east) < LEAST_DEGREES) return [];
-    const bearing = read(reading.bearing, east);
-    if (!bearing) return [];
-    const lies = normalised(bearingDegrees + times * east);
-    return [{ bearingDegrees: lies, metres, suggested: { ...reading, bearing }, says }];
+    const ways = reading.bearing.north === 'magnetic' ? byNeedle : offMap;
+    return ways.map(({ times, says, read }) => ({
+      bearingDegrees: normalised(bearingDegrees + times * east),
+      metres,
+      suggested: { ...reading, bearing: read(reading.bearing, east) },
+      says,
+    }));
   },
 });
 
@@ -37,32 +43,58 @@ const turned = (bearing: BearingReading, by: Degrees): BearingReading => ({
   north: bearing.north,
 });
 
-const isOffMap = ({ north }: BearingReading) => north !== 'magnetic';
-
 /** A bearing from a map that was walked by the needle as it stands. */
 export const declinationOmitted = byDeclination(
   'declination-omitted',
-  0.004,
-  'the declination was left out: it was walked by the needle as it stands',
-  1,
-  (bearing) => (isOffMap(bearing) ? { ...bearing, north: 'magnetic' } : null),
+  [
+    {
+      times: 1,
+      says: 'the declination was left out: it was walked by the needle as it stands',
+      read: (bearing) => ({ ...bearing, north: 'magnetic' }),
+    },
+  ],
+  [],
 );
 
-/** One that had been corrected already: a true bearing, written as the needle's. */
+/** One that had been corrected already: a true bearing, written as the needle's, or twice over. */
 export const declinationDoubled = byDeclination(
   'declination-doubled',
-  0.004,
-  'the declination was applied twice: the bearing was corrected already',
-  -1,
-  (bearing, east) =>
-    isOffMap(bearing) ? turned(bearing, -east) : { ...bearing, north: 'true' as const },
+  [
+    {
+      times: -1,
+      says: 'the declination was applied twice: the bearing was corrected already',
+      read: (bearing, east) => turned(bearing, -east),
+    },
+  ],
+  [
+    {
+      times: -1,
+      says: 'the declination was applied twice: the bearing was corrected already',
+      read: (bearing) => ({ ...bearing, north: 'true' }),
+    },
+    {
+      times: -2,
+      says: 'the declination was applied three times: the bearing was corrected twice already',
+      read: (bearing, east) => turned(bearing, -2 * east),
+    },
+  ],
 );
 
-/** East for west: twice the declination off. */
+/** East for west: off the map twice the declination off, by the needle once. */
 export const declinationReversed = byDeclination(
   'declination-reversed',
-  0.004,
-  'the declination was applied the wrong way: east for west',
-  2,
-  (bearing, east) => (isOffMap(bearing) ? turned(bearing, 2 * east) : null),
+  [
+    {
+      times: 2,
+      says: 'the declination was applied the wrong way: east for west',
+      read: (bearing, east) => turned(bearing, 2 * east),
+    },
+  ],
+  [
+    {
+      times: 1,
+      says: 'the bearing was corrected already, the wrong way: east for west',
+      read: (bearing, east) => turned(bearing, east),
+    },
+  ],
 );
