@@ -4,7 +4,7 @@ import { degrees, type Degrees, type Metres } from '../units/units';
 import type { Covariance } from './covariance';
 
 /** Chi-square with two degrees of freedom at 95 %: -2 ln 0.05 = 5.9915. */
-const CHI_SQUARE_95 = -2 * Math.log(0.05);
+export const CHI_SQUARE_95 = -2 * Math.log(0.05);
 
 /** An ellipse that holds 95 % of outcomes. */
 export interface Ellipse {

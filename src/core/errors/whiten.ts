@@ -1,10 +1,12 @@
 /**
  * Rows of a system made independent and of variance 1: L⁻¹·rows, with L·L' = Q by Cholesky. Null
- * where Q is no covariance. For few rows: the work grows with their cube.
+ * where Q is no covariance. For few rows: the work grows with their cube. `pivots` takes the
+ * diagonal of L, whose product is the root of Q's determinant.
  */
 export function whiten(
   q: readonly (readonly number[])[],
   rows: readonly (readonly number[])[],
+  pivots: number[] = [],
 ): number[][] | null {
   const lower: number[][] = [];
   const found: number[][] = [];
@@ -18,6 +20,7 @@ export function whiten(
       else return null;
     }
     lower.push(line);
+    pivots.push(line[i]!);
     found.push(
       row.map((value, column) => {
         let rest = value;

@@ -9,7 +9,7 @@ import { sharedScale } from '../shared-scale';
 import { positionOfStation } from '../positions';
 import { asWalked, type Solution } from '../solution';
 import { logSights, type LogSight } from './log-sights';
-import { fixOnEarth, type EarthAnswer, type EarthFix } from './on-earth';
+import { solvedOnEarth, type EarthAnswer, type EarthFix } from './on-earth';
 import type { Sight } from './sights';
 
 /** A fix at a station of a log, and how far dead reckoning is from it. */
@@ -74,7 +74,7 @@ export function logFixes(solution: Solution): LogFix[] {
   const scale = sharedScale(solution.errors, solution.places.frame.norths);
   return [...byStation].flatMap(([station, sights]): LogFix[] => {
     const asked = { sights: sights.map(nowHere), scale, around: null, solveCompass: false };
-    const { found, warnings } = fixOnEarth(asked);
+    const { found, warnings } = solvedOnEarth(asked);
     if (!found) return [];
     const entry = Math.max(...sights.map((sight) => sight.entry));
     return [{ station, entry, found, warnings, reckoned: comparedWith(solution, station, found) }];

@@ -4,7 +4,7 @@ import type { Position } from '../../readings/position';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import { degrees, type Degrees } from '../../units/units';
 import { crossing, cutBetween, sightLine } from './point/cuts';
-import { fixBy, misfit, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
+import { bounded, fixBy, misfit, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
 import type { BearingReadAt, Observation } from './point/observation';
 import {
   NO_STATIONS,
@@ -57,8 +57,19 @@ function settle(
   }
 }
 
-/** Where a traveller is by sights of known places. */
-export function fixOnEarth({ sights, scale, around, solveCompass }: EarthQuestion): EarthAnswer {
+/** Where a traveller is by sights of known places, with a region that holds 95 %. */
+export function fixOnEarth(question: EarthQuestion): EarthAnswer {
+  const { found, warnings } = solvedOnEarth(question);
+  if (!found) return { found, warnings };
+  const stations = question.around?.covariance ?? NO_STATIONS;
+  const { solveCompass } = question;
+  const { observations } = found;
+  const made = bounded(found.fix, { observations, stations, solveCompass });
+  return { found: { ...found, fix: made.fix }, warnings: [...warnings, ...made.warnings] };
+}
+
+/** The same by the equations as they are at the place: quick, for trying what else was read. */
+export function solvedOnEarth({ sights, scale, around, solveCompass }: EarthQuestion): EarthAnswer {
   const first = sights[0];
   if (!first) return { found: null, warnings: [warningOf({ code: 'too-few' })] };
   const stations = around?.covariance ?? NO_STATIONS;

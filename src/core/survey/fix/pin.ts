@@ -1,7 +1,7 @@
 import { sharedScale } from '../shared-scale';
 import type { Solution } from '../solution';
 import { logSights } from './log-sights';
-import { fixOnEarth, type EarthFix } from './on-earth';
+import { solvedOnEarth, type EarthFix } from './on-earth';
 import { MOST_READINGS } from './point/fix';
 import { StationsAround } from './sights';
 
@@ -17,5 +17,5 @@ export function startByFix(solution: Solution): EarthFix | null {
   const sights = logSights(solution).slice(0, MOST_READINGS);
   const scale = sharedScale(solution.errors, frame.norths);
   const around = new StationsAround(solution, 0);
-  return fixOnEarth({ sights, scale, around, solveCompass: false }).found;
+  return solvedOnEarth({ sights, scale, around, solveCompass: false }).found;
 }

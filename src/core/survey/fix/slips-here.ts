@@ -3,7 +3,7 @@ import type { Norths } from '../../north/norths';
 import type { Position } from '../../readings/position';
 import { BEARING_SLIPS } from '../slips';
 import type { SlipId } from '../slips/slip';
-import { fixOnEarth, type EarthQuestion } from './on-earth';
+import { solvedOnEarth, type EarthQuestion } from './on-earth';
 import type { Sight } from './sights';
 
 /** A sight with the bearing as it was written. */
@@ -39,7 +39,7 @@ export function slipsHere(
   question: Omit<EarthQuestion, 'sights'> & { readonly sights: readonly WrittenSight[] },
   norths: Norths,
 ): FixSlip[] {
-  const asRead = fixOnEarth(question).found;
+  const asRead = solvedOnEarth(question).found;
   const agrees = asRead?.fix.test && asRead.fix.test.p >= LEAST_P;
   if (agrees || question.sights.length < 3) return [];
   const found: (Omit<FixSlip, 'probability'> & { weight: number })[] = [];
@@ -54,7 +54,7 @@ export function slipsHere(
         const sights = question.sights.map((each, i) =>
           i === index ? { ...each, bearingDegrees: instead.bearingDegrees } : each,
         );
-        const { found: better, warnings } = fixOnEarth({ ...question, sights });
+        const { found: better, warnings } = solvedOnEarth({ ...question, sights });
         const isBehind = warnings.some(({ code }) => code === 'behind');
         if (!better?.fix.test || isBehind || better.fix.test.p < LEAST_P) continue;
         found.push({

@@ -1,12 +1,14 @@
 import { ellipse, type Ellipse } from '../../../errors/ellipse';
+import { signedDifference } from '../../../units/angle';
 import { lengthOf, vectorBetween, type PlanePoint } from '../../../units/plane';
-import { degrees, type Degrees, type Metres, type Radians } from '../../../units/units';
+import { degrees, radians, type Degrees, type Metres, type Radians } from '../../../units/units';
 import type { Covariance } from '../../../errors/covariance';
 import { atLeast } from '../../network/chi-square';
 import { crossing, cutsAt, guesses, sightLine } from './cuts';
 import { DANGER_SHARE, offDangerCircle } from './danger-circle';
 import type { BearingReadAt, Mark, Observation, StationCovariance } from './observation';
-import { pointFix, type PointFix } from './point-fix';
+import { pointFix, type PointFix, type PointOptions } from './point-fix';
+import { regionOf } from './region';
 import { predictedBearing, readAt, rowsOf } from './rows';
 import { warningOf, type FixWarning } from './warnings';
 
@@ -48,6 +50,8 @@ export interface Fix {
     readonly freedom: number;
     readonly p: number;
   } | null;
+  /** The reading that was left out, since all others agree without it; undefined for none. */
+  readonly leftOut?: number;
 }
 
 /** A fix, or null with a warning that says why there is none. */
@@ -80,12 +84,91 @@ export function fixBy(question: FixQuestion): FixAnswer {
     const without = noCrossing(bearings);
     if (without) return { fix: null, warnings: [without] };
   }
-  if (!found) return { fix: null, warnings: [warningOf({ code: 'no-crossing' })] };
-  const fix = fixOf(question, found);
+  const fix = found && fixOf(question, found);
+  const odd = (!fix || disagrees(fix, observations)) && oddOne(question);
+  if (odd) return odd;
+  if (!fix) return { fix: null, warnings: [warningOf({ code: 'no-crossing' })] };
   const flat = flatCut(fix, observations);
   if (flat?.refused) return { fix: null, warnings: [flat.warning] };
   return { fix, warnings: [...(flat ? [flat.warning] : []), ...warningsOf(fix, question)] };
 }
+
+/** True where the readings don't agree, or some point away from their marks. */
+const disagrees = ({ test, place }: Fix, observations: readonly Observation[]): boolean =>
+  (test !== null && test.p < ALARM) || behindAt(observations, place).length > 0;
+
+/** Fewer bearings than these leave nothing that tells which of them is wrong. */
+const LEAST_ROBUST = 4;
+
+/**
+ * The fix of all readings but one bearing, where that one alone keeps them from agreeing, and by
+ * far: an error that no residual of all together shows. Null where none does, or several may.
+ */
+function oddOne(question: FixQuestion): FixAnswer | null {
+  const { observations } = question;
+  const bearings = [...observations.entries()].filter(([, each]) => isBearing(each));
+  if (bearings.length < LEAST_ROBUST || observations.length > MOST_TRIED) return null;
+  const agreeing = bearings.flatMap(([index]) => {
+    const without = { ...question, observations: observations.toSpliced(index, 1) };
+    const found = bestFix(without);
+    const fix = found && fixOf(without, found);
+    if (!fix || disagrees(fix, without.observations) || flatCut(fix, without.observations))
+      return [];
+    return [{ index, fix, without }];
+  });
+  const [only, ...others] = agreeing;
+  if (!only || others.length > 0) return null;
+  const { index, fix, without } = only;
+  const each = observations[index] as BearingReadAt;
+  const at = readAt(fix.place, each.from);
+  const offDegrees = signedDifference(
+    degrees(predictedBearing(at, each.mark, each.back)),
+    degrees(each.bearing),
+  );
+  // What is off by less is told, and named, by the residuals of all of them.
+  if (Math.abs(offDegrees) < FAR_OFF) return null;
+  const own = fix.bearings.map((bearing) => ({
+    ...bearing,
+    observation: bearing.observation + (bearing.observation >= index ? 1 : 0),
+  }));
+  const metres = lengthOf(vectorBetween(at, each.mark));
+  const readDegrees = degrees(each.bearing);
+  const left = { observation: index, mark: each.mark, readDegrees, w: null, metres };
+  const odd = { ...left, residualDegrees: offDegrees, offDegrees };
+  const all = [...own, odd].sort((a, b) => a.observation - b.observation);
+  const suspects = [{ name: each.mark.name, offDegrees }];
+  return {
+    fix: { ...fix, bearings: all, leftOut: index },
+    warnings: [
+      warningOf({ code: 'bearing-disagrees', suspects, isLeftOut: true }),
+      ...warningsOf(fix, without),
+    ],
+  };
+}
+/** An error of this many degrees is no error of reading. Common practice, no source. */
+const FAR_OFF: Degrees = 30;
+/** Of more readings none is left out in turn. */
+const MOST_TRIED = 30;
+
+/** The fix with a region that holds 95 % as its readings bend, and a warning where none does. */
+export function bounded(fix: Fix, question: FixQuestion): { fix: Fix; warnings: FixWarning[] } {
+  const options = optionsOf(question);
+  const { leftOut } = fix;
+  const { observations } = question;
+  const used = leftOut === undefined ? observations : observations.toSpliced(leftOut, 1);
+  const found = pointFix(used, fix.place, options);
+  if (!found) return { fix, warnings: [] };
+  const { covariance, isBounded } = regionOf(used, found, options);
+  return {
+    fix: { ...fix, covariance, ellipse: ellipse(covariance) },
+    warnings: isBounded ? [] : [warningOf({ code: 'no-bound' })],
+  };
+}
+
+const optionsOf = ({ stations, solveCompass }: FixQuestion): PointOptions => ({
+  stations,
+  compassHere: solveCompass ? UNKNOWN_COMPASS ** 2 : 0,
+});
 
 /** Why readings tell no place, before anything is computed. */
 function unusableReadings(observations: readonly Observation[]): FixWarning | null {
@@ -127,8 +210,11 @@ const MOST_GUESSES = 12;
  * The guesses to solve from: all of a few; of many those that fit best as they are, with the fewest
  * bearings that point away from their marks. Shared errors are left out of that, which only ranks.
  */
-function likelyGuesses(observations: readonly Observation[]): PlanePoint[] {
-  const all = guesses(observations);
+function likelyGuesses({ observations, solveCompass }: FixQuestion): PlanePoint[] {
+  // With the compass in question the lines cross elsewhere: as they would by errors that it has.
+  const all = solveCompass
+    ? TURNS.flatMap((turn) => guesses(observations.map((each) => turnedBy(each, turn))))
+    : guesses(observations);
   if (all.length <= MOST_GUESSES) return all;
   return all
     .map((guess) => ({ guess, ...misfit(observations, guess) }))
@@ -136,6 +222,12 @@ function likelyGuesses(observations: readonly Observation[]): PlanePoint[] {
     .slice(0, MOST_GUESSES)
     .map(({ guess }) => guess);
 }
+
+const TURNS: readonly Radians[] = [0, -10, 10, -20, 20].map(radians);
+const turnedBy = (each: Observation, turn: Radians): Observation =>
+  each.kind === 'bearing' && each.from === null && !each.back
+    ? { ...each, bearing: each.bearing + turn }
+    : each;
 
 /** How badly readings fit a place, by their own errors alone; and how many point away. */
 export function misfit(observations: readonly Observation[], place: PlanePoint) {
@@ -149,10 +241,10 @@ export function misfit(observations: readonly Observation[], place: PlanePoint) 
 const LEAST_OWN = 1e-6;
 
 /** The best of the places that the guesses lead to: ahead of every mark, and fitting best. */
-function bestFix({ observations, stations, solveCompass, near }: FixQuestion): PointFix | null {
-  const compassHere = solveCompass ? UNKNOWN_COMPASS ** 2 : 0;
-  const options = { stations, compassHere };
-  const found = (near ? [near] : likelyGuesses(observations)).flatMap((guess) => {
+function bestFix(question: FixQuestion): PointFix | null {
+  const { observations, near } = question;
+  const options = optionsOf(question);
+  const found = (near ? [near] : likelyGuesses(question)).flatMap((guess) => {
     const fix = pointFix(observations, guess, options);
     return fix?.settled ? [{ fix, behind: behindAt(observations, fix.place).length }] : [];
   });

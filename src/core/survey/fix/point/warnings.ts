@@ -12,6 +12,7 @@ type FixProblem =
   | { readonly code: 'same-mark'; readonly name: string; readonly second: string }
   | { readonly code: 'bearings-alike'; readonly names: readonly string[] }
   | { readonly code: 'no-crossing' }
+  | { readonly code: 'no-bound' }
   | { readonly code: 'behind'; readonly names: readonly string[] }
   | { readonly code: 'cut-flat'; readonly cutDegrees: Degrees; readonly refused: boolean }
   | { readonly code: 'danger-circle' }
@@ -20,6 +21,8 @@ type FixProblem =
       readonly code: 'bearing-disagrees';
       /** Which it may be, likeliest first; none where the readings don't tell. */
       readonly suspects: readonly Suspect[];
+      /** True where the place was found without it. */
+      readonly isLeftOut?: boolean;
     };
 
 type FixWarningCode = FixProblem['code'];
@@ -50,6 +53,11 @@ function messageOf(problem: FixProblem): string {
       return `The bearings to ${listed(problem.names)} are alike: they cross nowhere.`;
     case 'no-crossing':
       return 'These lines do not cross. Check each bearing, and that each place is the right one.';
+    case 'no-bound':
+      return (
+        'These readings leave the place open: it may be much farther along their lines. Sight ' +
+        'another place to the side of these, or nearer.'
+      );
     case 'behind':
       return (
         `The lines cross behind you: the bearing to ${listed(problem.names)} points away from ` +
@@ -69,9 +77,11 @@ function messageOf(problem: FixProblem): string {
     case 'at-mark':
       return `You are at ${problem.name}: a bearing to what is so near says little.`;
     case 'bearing-disagrees':
-      return disagreementText(problem.suspects);
+      return disagreementText(problem.suspects) + (problem.isLeftOut ? LEFT_OUT : '');
   }
 }
+
+const LEFT_OUT = ' The place is by the others alone.';
 
 function disagreementText([first, ...others]: readonly Suspect[]): string {
   if (!first) {
