@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { faultMessage } from '@/core/faults/messages';
 import { heightInGrid, type HeightGrid } from '@/core/terrain/height-grid';
 import { readHeights } from '@/formats/heights';
+import { tiffFile } from '../support/tiff-file';
 
 const UTM = '+proj=utm +zone=20 +datum=WGS84';
 
@@ -180,6 +181,21 @@ describe('a GeoTIFF of heights', () => {
   });
 
   it('is refused where it is a single row', async () => {
+    // Big-endian differences would be garbage; degrees of another datum some hundred metres off.
+    const strip = new Uint8Array(24).fill(1);
+    const packed = { width: 4, height: 3, bits: 16, compression: 1, strip, predictor: 2 };
+    const predicted = new Uint8Array(tiffFile({ ...packed, bigEndian: true }));
+    expect(await refused('a.tif', predicted)).toMatch(/big-endian.*predictor 2/);
+    // The same little-endian is read as far as to where it is.
+    const little = new Uint8Array(tiffFile(packed));
+    expect(await refused('a.tif', little)).toMatch(/does not tell where it is/);
+    const airy = tiff({
+      GTModelTypeGeoKey: 2,
+      GeographicTypeGeoKey: 4277,
+      ModelPixelScale: [0.01, 0.01, 0],
+      ModelTiepoint: [0, 0, 0, -63.5, 54.21, 0],
+    });
+    expect(await refused('a.tif', airy)).toMatch(/another datum \(EPSG:4277\) than WGS 84/);
     const row = writeArrayBuffer(values, { width: 12, height: 1, SamplesPerPixel: 1 });
     expect(await refused('a.tif', new Uint8Array(row))).toMatch(/two posts a side at least/);
   });

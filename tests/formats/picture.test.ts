@@ -16,7 +16,12 @@ describe('the tags of a GeoTIFF', () => {
     expect(place(tags, { ...keys, GTRasterTypeGeoKey: 1 })).toEqual({
       world: { numbers: [2, 0, 0, -3, 466_001, 6_007_998.5], degrees: false },
       projection: '+proj=utm +zone=20 +datum=WGS84',
+      otherDatum: null,
     });
+    const degrees = { GTModelTypeGeoKey: 2 };
+    expect(place(tags, { ...degrees, GeographicTypeGeoKey: 4326 })?.otherDatum).toBeNull();
+    expect(place(tags, { ...degrees, GeographicTypeGeoKey: 4277 })?.otherDatum).toBe(4277);
+    expect(place(tags, degrees)?.otherDatum).toBeNull();
     expect(place(tags, { ...keys, GTRasterTypeGeoKey: 2 })?.world.numbers.slice(4)).toEqual([
       466_000, 6_008_000,
     ]);

@@ -1,4 +1,4 @@
-/** A small TIFF as a program would write it, by its tags; numbers as longs, little-endian. */
+/** A small TIFF as a program would write it, by its tags; numbers as longs. */
 export interface TiffParts {
   readonly width: number;
   readonly height: number;
@@ -10,6 +10,9 @@ export interface TiffParts {
   readonly orientation?: number;
   /** The side of its squares, where it is cut into squares instead. */
   readonly tile?: number;
+  readonly predictor?: number;
+  /** The high byte of each number first; little-endian without it. */
+  readonly bigEndian?: boolean;
 }
 
 const LONG = 4;
@@ -17,6 +20,7 @@ const LONG = 4;
 /** Source of the layout and the tags: Adobe, TIFF Revision 6.0, 1992 (memory). */
 export function tiffFile(parts: TiffParts): ArrayBuffer {
   const { width, height, compression, strip, bits = 8, samples = 1, orientation, tile } = parts;
+  const { predictor, bigEndian = false } = parts;
   const data = 8;
   const directory = data + strip.length + (strip.length % 2);
   const tags: [number, number][] = [
@@ -32,6 +36,7 @@ export function tiffFile(parts: TiffParts): ArrayBuffer {
       ? ([
           [278, height],
           [279, strip.length],
+          ...(predictor === undefined ? [] : [[317, predictor]]),
         ] as [number, number][])
       : ([
           [322, tile],
@@ -42,16 +47,16 @@ export function tiffFile(parts: TiffParts): ArrayBuffer {
   ];
   const file = new ArrayBuffer(directory + 2 + 12 * tags.length + 4);
   const view = new DataView(file);
-  new Uint8Array(file).set([0x49, 0x49, 42, 0]);
-  view.setUint32(4, directory, true);
+  new Uint8Array(file).set(bigEndian ? [0x4d, 0x4d, 0, 42] : [0x49, 0x49, 42, 0]);
+  view.setUint32(4, directory, !bigEndian);
   new Uint8Array(file).set(strip, data);
-  view.setUint16(directory, tags.length, true);
+  view.setUint16(directory, tags.length, !bigEndian);
   for (const [i, [tag, value]] of tags.entries()) {
     const at = directory + 2 + 12 * i;
-    view.setUint16(at, tag, true);
-    view.setUint16(at + 2, LONG, true);
-    view.setUint32(at + 4, 1, true);
-    view.setUint32(at + 8, value, true);
+    view.setUint16(at, tag, !bigEndian);
+    view.setUint16(at + 2, LONG, !bigEndian);
+    view.setUint32(at + 4, 1, !bigEndian);
+    view.setUint32(at + 8, value, !bigEndian);
   }
   return file;
 }

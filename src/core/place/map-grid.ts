@@ -2,7 +2,6 @@ import proj4 from 'proj4';
 import type { Fault } from '../faults/fault';
 import type { Position } from '../readings/position';
 import { fail, ok, type Result } from '../units/result';
-import { METRES_PER_FOOT } from '../units/units';
 import type { PlanePoint } from '../units/plane';
 import { isMapProjection } from './map-projections';
 import { utmZone } from './utm-zone';
@@ -22,18 +21,11 @@ export const utmDefinition = (position: Position, zone = utmZone(position)): str
 
 const UTM_SOUTH = -80;
 const UTM_NORTH = 84;
-/** Feet and other units become metres: coordinates on a sheet may be in any. */
-const UNITS: Readonly<Record<string, number>> = {
-  m: 1,
-  ft: METRES_PER_FOOT,
-  'us-ft': 1200 / 3937,
-};
-
-/** Metres in one unit of a definition. */
+/** Metres in one unit of a definition: coordinates on a sheet may be in any that PROJ names. */
 function unitMetres(definition: string): number {
-  const factor = /\+to_meter=([\d.]+)/.exec(definition)?.[1];
-  if (factor !== undefined) return Number(factor);
-  return UNITS[/\+units=([\w-]+)/.exec(definition)?.[1] ?? 'm'] ?? 1;
+  // The package reads `+units` and `+to_meter`; its types leave the class out.
+  const { Proj } = proj4 as unknown as { Proj: new (words: string) => { to_meter?: number } };
+  return new Proj(definition).to_meter ?? 1;
 }
 
 /**
@@ -48,9 +40,9 @@ export function mapGrid(near: Position, projection?: string): Result<MapGrid, Fa
   const definition = projection ?? utmDefinition(near);
   const bad = fail<Fault>({ code: 'bad-projection', definition });
   if (!isMapProjection(definition)) return bad;
-  const metres = unitMetres(definition);
   try {
     const grid = proj4(definition);
+    const metres = unitMetres(definition);
     const forward = ({ latitude, longitude }: Position): PlanePoint => {
       const [east = NaN, north = NaN] = grid.forward([longitude, latitude]);
       if (!Number.isFinite(east + north)) throw new RangeError('beyond the grid');

@@ -20,37 +20,41 @@ export function profile(field: HeightField, from: PlanePoint, to: PlanePoint): P
   });
 }
 
-/** Rises smaller than this are the unevenness of the ground. */
+/** Ground that turns by less than this is uneven: nobody climbs it. Common practice, no source. */
 const HYSTERESIS_METRES = 5;
 
 /**
- * Climb and descent of a profile, in metres: rises and falls are summed once the ground has turned
- * by 5 m, so that noise isn't climbed. Heights that aren't known are left out.
+ * Climb and descent of a profile, in metres: what it rises and falls between its highest and lowest
+ * points where it turns by 5 m, from its first height to its last. The two differ by what the last
+ * is above the first. Heights that aren't known are left out.
  */
 export function climbOf(points: readonly ProfilePoint[]): { climb: Metres; descent: Metres } {
   const heights = points.map(({ heightMetres }) => heightMetres).filter((h) => !Number.isNaN(h));
+  const [first] = heights;
   const sum = { climb: 0, descent: 0 };
-  let [base = 0] = heights;
-  let top = base;
-  let isRising: boolean | null = null;
-  const end = () => {
-    if (top > base) sum.climb += top - base;
-    else sum.descent += base - top;
+  if (first === undefined) return sum;
+  let before = first;
+  const reach = (height: Metres) => {
+    if (height > before) sum.climb += height - before;
+    else sum.descent += before - height;
+    before = height;
   };
+  let [lowest, highest] = [first, first];
+  let isRising: boolean | null = null;
   for (const height of heights) {
-    const isFurther: boolean = isRising === null ? true : isRising ? height > top : height < top;
-    if (isRising === null) {
-      if (Math.abs(height - base) < HYSTERESIS_METRES) continue;
-      isRising = height > base;
-      top = height;
-    } else if (isFurther) top = height;
-    else if (Math.abs(height - top) >= HYSTERESIS_METRES) {
-      end();
-      base = top;
-      top = height;
-      isRising = !isRising;
+    lowest = Math.min(lowest, height);
+    highest = Math.max(highest, height);
+    if (isRising !== false && highest - height >= HYSTERESIS_METRES) {
+      reach(highest);
+      isRising = false;
+      lowest = height;
+    } else if (isRising !== true && height - lowest >= HYSTERESIS_METRES) {
+      reach(lowest);
+      isRising = true;
+      highest = height;
     }
   }
-  end();
+  if (isRising !== null) reach(isRising ? highest : lowest);
+  reach(heights.at(-1) ?? first);
   return sum;
 }

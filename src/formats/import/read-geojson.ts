@@ -36,7 +36,9 @@ const collection = z.looseObject({
 });
 
 /** Geometries that an outing can't be made of: they are counted. */
-const SKIPPED = new Set(['Polygon', 'MultiPolygon', 'GeometryCollection']);
+const SKIPPED = new Set(['Polygon', 'MultiPolygon']);
+/** Collections within collections are read no deeper. */
+const DEEPEST = 8;
 
 export interface GeoJsonTracks extends Tracks {
   /** Areas and other geometries that were left out. */
@@ -55,16 +57,33 @@ export function readGeoJson(text: string): Result<GeoJsonTracks, FileFault[]> {
   const parsed = boundedParse(collection, asCollection(data.value), 1);
   if (!parsed.success) return refuse('', parsed.error);
   const collector = new FeatureCollector();
-  for (const [index, { geometry, properties: about }] of parsed.data.features.entries()) {
-    const path = `features[${index}].geometry`;
-    if (geometry === null || collector.skips(geometry)) continue;
-    const shape = simpleGeometry(geometry);
-    if (!shape.success) return refuse(path, shape.error);
-    if (!collector.take(partsOf(shape.data), shape.data.type.endsWith('Point'), about ?? {})) {
-      return fail([fileFault(`More than ${MOST_POSITIONS} positions are not read.`, { path })]);
+  for (const [index, { geometry: whole, properties: about }] of parsed.data.features.entries()) {
+    for (const { geometry, path } of geometriesOf(whole, `features[${index}].geometry`)) {
+      if (geometry === null || collector.skips(geometry)) continue;
+      const shape = simpleGeometry(geometry);
+      if (!shape.success) return refuse(path, shape.error);
+      if (!collector.take(partsOf(shape.data), shape.data.type.endsWith('Point'), about ?? {})) {
+        return fail([fileFault(`More than ${MOST_POSITIONS} positions are not read.`, { path })]);
+      }
     }
   }
   return ok(collector.tracks());
+}
+
+/** The geometries of a geometry: those of a collection (RFC 7946, 3.1.8) one by one. */
+function* geometriesOf(
+  geometry: unknown,
+  path: string,
+  depth = 0,
+): Generator<{ geometry: unknown; path: string }> {
+  const { type, geometries } = (geometry ?? {}) as { type?: unknown; geometries?: unknown };
+  if (type !== 'GeometryCollection' || !Array.isArray(geometries) || depth > DEEPEST) {
+    yield { geometry, path };
+    return;
+  }
+  for (const [index, each] of geometries.entries()) {
+    yield* geometriesOf(each, `${path}.geometries[${index}]`, depth + 1);
+  }
 }
 
 /** Sorts features into lines, points, and our own legs, which are joined into a line an outing. */

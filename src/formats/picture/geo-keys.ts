@@ -17,10 +17,19 @@ export interface GeoTags {
 export interface GeoPlace {
   readonly world: World;
   readonly projection: string | null;
+  /** The datum of its degrees, where that is another than WGS 84's: its EPSG number. */
+  readonly otherDatum: number | null;
 }
 
 const PIXEL_IS_POINT = 2;
 const GEOGRAPHIC = 2;
+/**
+ * Degrees that are within a few metres of WGS 84's: itself, ETRS89, NAD83, GDA94 and GDA2020,
+ * NZGD2000, SIRGAS 2000, CSRS, and "user-defined", which says nothing. EPSG registry (memory).
+ */
+const LIKE_WGS84: ReadonlySet<number> = new Set([
+  4326, 4979, 4258, 4269, 4283, 7844, 4167, 4674, 4617, 4612, 6668, 4490, 32_767,
+]);
 const WGS84_UTM = { north: 32_600, south: 32_700, zones: 60 } as const;
 
 /** The definition of a projected system by its EPSG number: the UTM zones of WGS 84. */
@@ -60,5 +69,7 @@ export function geoPlace(tags: GeoTags): GeoPlace | null {
   const numbers = [a, d, b, e, c + half * (a + b), f + half * (d + e)];
   const degrees = tags.keys.GTModelTypeGeoKey === GEOGRAPHIC;
   const projection = degrees ? null : projectionOf(tags.keys.ProjectedCSTypeGeoKey);
-  return { world: { numbers, degrees }, projection };
+  const datum = tags.keys.GeographicTypeGeoKey;
+  const isOther = degrees && datum !== undefined && !LIKE_WGS84.has(datum);
+  return { world: { numbers, degrees }, projection, otherDatum: isOther ? datum : null };
 }

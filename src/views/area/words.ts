@@ -78,7 +78,7 @@ export const WORDS = {
   together: 'No single mistake explains it; these two together do, one pair in each line.',
   leastUnlikely: 'Some other mistake is likelier than these. They would explain it:',
   standsOut: (name: string, share: string, others: string) =>
-    `The loops of ${name} close worse than the others’: ${share} of what was walked, others at ` +
+    `The loops of ${name} close worse than the others’: ${share} of the distance, others at ` +
     `most ${others}. Look there first.`,
   lookAt: (what: string) => `Look at ${what}.`,
   probability: (share: number) =>

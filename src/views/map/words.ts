@@ -42,6 +42,9 @@ export const WORDS = {
   reading: 'Reading the picture…',
   stop: 'Stop reading',
   stopped: 'The reading was stopped. Nothing was added.',
+  otherDatum: (epsg: number) =>
+    `The file’s degrees are of another datum (EPSG:${epsg}) than WGS 84, up to some hundred ` +
+    'metres off: its place was left out. Set it by points that you know.',
   tooSlow: 'This picture takes too long to read here. Save it as JPEG or PNG, and try that.',
   kept: (bytes: number) => `${megabytes(bytes)} of pictures are kept.`,
   about: (width: number, height: number, bytes: number) =>
@@ -75,7 +78,7 @@ export const WORDS = {
   // Tie.
   tieHow:
     'Tap a crossing of the grid or a known place, set it under the magnifier, and say where it ' +
-    'is. Spread the points over the corners; a fifth one checks the four.',
+    'is. Spread the points over the corners; a fifth one checks the four, six name a wrong one.',
   notTied: 'Not tied to the earth yet.',
   tiedByFile: 'Tied by its own file.',
   kinds: {
@@ -86,6 +89,9 @@ export const WORDS = {
   fitted: (kind: FitKind, rms: Metres) =>
     `${WORDS_KINDS[kind]}; the points disagree by ${fineLengthText(rms)} (RMS).`,
   noCheck: 'One point more checks these: now they fit exactly, right or wrong.',
+  fiveCheck:
+    'One of five may be wrong without a sign of which: a sixth would name it. Is this more than ' +
+    'you read them to?',
   suspect: (label: string, metres: Metres) =>
     `${label} disagrees with all the others by ${lengthText(metres)}: wrong reference, or wrong ` +
     'crossing?',

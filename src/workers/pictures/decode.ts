@@ -111,7 +111,9 @@ export async function prepare(file: Blob, mayScale: boolean): Promise<PictureAns
   } catch (thrown) {
     return { kind: 'unreadable', why: thrown instanceof Unreadable ? thrown.message : null };
   }
-  const { bitmap, place } = decoded;
+  const { bitmap } = decoded;
+  const otherDatum = decoded.place?.otherDatum ?? null;
+  const place = otherDatum === null ? decoded.place : null;
   const { width, height } = bitmap;
   const isTooLarge = width * height > MOST_PIXELS || file.size > MOST_BYTES;
   const size = isTooLarge ? scaledSize(width, height, MOST_PIXELS / 2) : { width, height };
@@ -134,5 +136,6 @@ export async function prepare(file: Blob, mayScale: boolean): Promise<PictureAns
     ...size,
     world: told?.world ?? null,
     projection: told?.projection ?? null,
+    otherDatum,
   };
 }

@@ -17,6 +17,8 @@ export interface PreparedPicture {
   /** What the file itself says of its place. */
   readonly world: World | null;
   readonly projection: string | null;
+  /** The EPSG number of a datum that its degrees are of, which are left out for it; or null. */
+  readonly otherDatum: number | null;
 }
 
 export type PictureAnswer =

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { placeTexts, readPlace } from '@/core/place/place-text';
 import type { Outing } from '@/core/model/outing';
+import { readGeoJson } from '@/formats/import/read-geojson';
 import { contents, solution, stationsOf, written } from '../../support/files';
 import { solvedLog } from '../../support/outings';
 
@@ -90,4 +91,34 @@ describe('the edges of the map', () => {
       }
     },
   );
+});
+
+describe('a GeoJSON collection of geometries', () => {
+  it('is read as its lines and points, and collections in it too', () => {
+    const line = {
+      type: 'LineString',
+      coordinates: [
+        [-63.5, 54.2],
+        [-63.49, 54.21],
+      ],
+    };
+    const text = JSON.stringify({
+      type: 'GeometryCollection',
+      geometries: [
+        line,
+        { type: 'GeometryCollection', geometries: [{ type: 'Point', coordinates: [-63.5, 54.3] }] },
+        { type: 'Polygon', coordinates: [] },
+      ],
+    });
+    const read = readGeoJson(text);
+    expect(read.ok && read.value.lines.map(({ positions }) => positions.length)).toEqual([2]);
+    expect(read.ok && read.value.points.map(({ position }) => position.latitude)).toEqual([54.3]);
+    expect(read.ok && read.value.skipped).toBe(1);
+  });
+
+  it('is refused by the place in it that is no position', () => {
+    const geometries = [{ type: 'Point', coordinates: [-63.5, 154] }];
+    const read = readGeoJson(JSON.stringify({ type: 'GeometryCollection', geometries }));
+    expect(read.ok ? '' : read.fault[0]!.path).toMatch(/^features\[0\]\.geometry\.geometries\[0\]/);
+  });
 });

@@ -1,6 +1,6 @@
 import { lengthOf } from '../../units/plane';
 import type { Metres } from '../../units/units';
-import { FITS, fitPicture, LEAST_POINTS, PARAMETERS, type ControlPoint } from './fit';
+import { fitPicture, LEAST_POINTS, PARAMETERS, type ControlPoint } from './fit';
 import { metresPerPixel, toPlane } from './transform';
 
 /** A control point that disagrees with all the others. */
@@ -26,13 +26,18 @@ const FALSE_ALARMS = 0.01;
 const LEAST_PIXELS = 6;
 
 /**
- * The one point that does not fit, if leaving it out makes the rest agree: by the richest kind of
- * map that still has a point to spare without it. Null where none stands out, or too few are left
- * over to tell.
+ * Fewer points than these leave nothing that tells a wrong one from the slant of a photograph: a
+ * projective map goes through any four, and through five all but one way of being wrong.
+ */
+export const LEAST_TO_NAME = LEAST_POINTS.projective + 2;
+
+/**
+ * The one point that does not fit, if leaving it out makes the rest agree as a photograph would
+ * have them. Null where none stands out, or too few are left over to tell.
  */
 export function suspectPoint(points: readonly ControlPoint[]): SuspectPoint | null {
-  const kind = FITS.findLast((each) => points.length - 1 > LEAST_POINTS[each]);
-  if (kind === undefined) return null;
+  if (points.length < LEAST_TO_NAME) return null;
+  const kind = 'projective';
   const whole = fitPicture(points, kind);
   const scale = whole.ok && points[0] ? metresPerPixel(whole.value.toPlane, points[0].pixel) : 0;
   let best: SuspectPoint | null = null;

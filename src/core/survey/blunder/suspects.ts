@@ -200,7 +200,7 @@ function mendedParty(party: Party, { line, instead, joined }: Weighed): Party {
   return { ...party, network: { ...network, lines }, sources: sources.toSpliced(line, 1) };
 }
 
-/** Slips of one line each, and some other mistake in any of them. */
+/** Slips of one line each, and some other mistake of any line. */
 function ofOneLine(
   legs: readonly (SlipLeg | null)[],
   adjusted: Adjusted,

@@ -9,7 +9,7 @@ export interface Outstanding {
   readonly others: number;
 }
 
-/** So much worse than the worst of the others, and at least so much of what was walked. */
+/** So much worse than the worst of the others, and at least such a share of the distance. */
 const TIMES_WORSE = 3;
 const LEAST_SHARE = 0.02;
 /** Of fewer outings none stands out from the others. */

@@ -84,6 +84,7 @@ export function useAddPicture(onAdded: (id: string) => void) {
       if (answer.kind === 'unreadable') return setFault(answer.why ?? WORDS.unreadable);
       if (answer.kind === 'too-large') return setAsked({ file, world, answer });
       onAdded(await kept(answer, plainName(file.name), world, rest));
+      if (answer.otherDatum !== null) setFault(WORDS.otherDatum(answer.otherDatum));
     } catch (error) {
       if (error instanceof Stopped) return setFault(error.message);
       const fault = storeFault(error);

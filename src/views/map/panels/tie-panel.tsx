@@ -8,6 +8,7 @@ import type { PictureTie, TieFault } from '@/core/place/picture/tie';
 import { readTypedPlace, squareOf } from '@/core/place/short-reference';
 import { lengthOf } from '@/core/units/plane';
 import type { Result } from '@/core/units/result';
+import { LEAST_TO_NAME } from '@/core/place/picture/suspect';
 import { visibleText } from '@/core/units/visible';
 import type { Pixel } from '@/sketch/view';
 import { keepChoice } from '@/store/keep-choice';
@@ -89,6 +90,7 @@ function TieQuality({ picture, tie }: Pick<Props, 'picture' | 'tie'>) {
   return (
     <p role="status" data-testid="tie">
       {WORDS.fitted(fit.kind, fit.rmsMetres)} {fit.sigmaMetres === null && WORDS.noCheck}{' '}
+      {fit.residuals.length === LEAST_TO_NAME - 1 && WORDS.fiveCheck}
       {suspect && (
         <b className={styles.warning}>{WORDS.suspect(visibleText(label ?? ''), suspect.metres)}</b>
       )}

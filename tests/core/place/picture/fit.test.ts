@@ -149,11 +149,10 @@ describe('points that don’t tie', () => {
 
 describe('one wrong point', () => {
   // A grid line mistaken for its neighbour: 500 m off, among points that are read to some metres.
-  it.each([[5], [6], [7], [9]])('is found among %i', (count) => {
+  it.each([[6], [7], [9]])('is found among %i', (count) => {
     let [found, right] = [0, 0];
     for (let seed = 1; seed <= 200; seed++) {
-      // Four and five points tell it by a simpler map, which a slight slant still fits.
-      const points = controls(count, seed, 2, count < 6 ? 0 : 1);
+      const points = controls(count, seed, 2);
       const wrong = seed % count;
       const { plane, pixel } = points[wrong]!;
       points[wrong] = { pixel, plane: { ...plane, east: plane.east + 500 } };
@@ -169,13 +168,20 @@ describe('one wrong point', () => {
   it('is not made up where all are right', () => {
     let told = 0;
     for (let seed = 1; seed <= 300; seed++) {
-      if (suspectPoint(controls(5 + (seed % 5), seed, 2, seed % 5 === 0 ? 0 : 1))) told++;
+      if (suspectPoint(controls(6 + (seed % 4), seed, 2))) told++;
     }
     expect(told).toBeLessThanOrEqual(6);
   });
 
-  it('can’t be told from three points', () => {
-    expect(suspectPoint(controls(3, 5, 2))).toBeNull();
+  it('can’t be told from five points or fewer: the slant would be taken for an error', () => {
+    for (let seed = 1; seed <= 100; seed++) {
+      for (const count of [3, 4, 5]) {
+        const points = controls(count, seed, 2);
+        const { plane, pixel } = points[0]!;
+        points[0] = { pixel, plane: { ...plane, east: plane.east + 500 } };
+        expect(suspectPoint(points)).toBeNull();
+      }
+    }
   });
 
   it('lengths of residuals are those of the fit', () => {
