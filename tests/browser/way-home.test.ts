@@ -197,8 +197,10 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
   it('searches when the walk is done, leg by leg, and logs each', async () => {
     const visitor = await at('walk', ['pace 1 m', '000 200m']);
     await visitor.choose('I can’t see it');
-    // Walked as it was told, and not in sight: the stretch is logged, and the search begins.
-    await visitor.reads('[role=status]', /Logged: 180 200p/);
+    // Nothing was counted: nothing is logged that nobody walked, unless it is said to be assumed.
+    await visitor.reads('[data-testid=asks-count]', /How many paces did you walk\?/);
+    await visitor.choose('I did not count: assume 200 paces');
+    await visitor.reads('[role=status]', /Logged: 180 200p ; assumed as planned, not counted/);
     await visitor.reads('[data-testid=search]', /180°, 40 m: 40 paces · found by then: \d+ %270°/);
     await visitor.choose('Sector search');
     await visitor.page.waitForFunction(

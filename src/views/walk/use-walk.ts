@@ -68,8 +68,13 @@ function useLines(
     return failed;
   };
   /** Logs a leg by the means of the walk home; resolves to whether it was. */
-  const logLeg = async (bearing: Bearing, value: number, to?: string): Promise<boolean> => {
-    const failed = await save(legBy(means, unit, bearing, value, to));
+  const logLeg = async (
+    bearing: Bearing,
+    value: number,
+    { to, note }: { to?: string | undefined; note?: string } = {},
+  ): Promise<boolean> => {
+    const leg = legBy(means, unit, bearing, value, to);
+    const failed = await save({ ...leg, ...(note !== undefined && { note }) });
     if (failed) setStatus(failed);
     return failed === null;
   };
@@ -134,7 +139,7 @@ export function useWalk(
       setStatus(WORDS.uncounted);
     } else {
       const value = wanted();
-      if (value === null || !(await logLeg(follow, value, to))) return;
+      if (value === null || !(await logLeg(follow, value, { to }))) return;
       setCount('');
     }
     if (ending === 'line') address.change({ line: null, side: null, met: stage.met });
@@ -144,14 +149,16 @@ export function useWalk(
     }
   });
   const afterwards = useAfterwards(solution, run, unit, lines.setStatus, wanted, setCount);
-  /** Logs the stretch as it was told, where someone walked it all and does not see its end. */
-  const [logAsTold] = useOnce(async (): Promise<boolean> => {
-    const value = count.trim() === '' ? told(stage.distanceMetres, unit, means) : wanted();
-    if (value === null || !(await logLeg(follow, value))) return false;
+  const planned = told(stage.distanceMetres, unit, means);
+  /** Logs the stretch as far as it was counted, or as was planned where nobody did: it says so. */
+  const [logUnseen] = useOnce(async (isCounted: boolean): Promise<boolean> => {
+    const value = isCounted ? wanted() : planned;
+    const note = isCounted ? {} : { note: WORDS.assumed };
+    if (value === null || !(await logLeg(follow, value, note))) return false;
     setCount('');
     return true;
   });
-  const logs = { logStretch, logAsTold, ...afterwards };
+  const logs = { logStretch, logUnseen, planned, ...afterwards };
   return { stage, follow, unit, means, count, setCount, ...lines, ...logs };
 }
 

@@ -115,7 +115,8 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
     to: stage.toLine ? WORDS.theLine : stage.name,
   };
   /** A search begins where the walk is done: further off, home can't be in sight yet. */
-  const search = async () => {
+  const [isAsking, setAsking] = useState(false);
+  const search = async (isCounted: boolean) => {
     const left = wayHome(solution).distanceMetres;
     const within = positionErrorEllipse(solution, solution.current, 0).semiMajorMetres;
     const isDone = stage.along !== null || left <= within;
@@ -125,8 +126,9 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
     if (stage.target !== 0) {
       return setStatus(WORDS.notDone(distanceText(left), stationName(solution, 0)));
     }
+    if (isCounted && count.trim() === '') return setAsking(true);
     // The leg that is logged now makes the station where the search begins.
-    if (await walk.logAsTold()) begin(solution.legs.count + 1);
+    if (await walk.logUnseen(isCounted)) begin(solution.legs.count + 1);
   };
   return (
     <>
@@ -152,8 +154,14 @@ function Stretch({ solution, walk, address, onBox }: StretchProps) {
           {WORDS.box}
         </Button>
         <Button href={viewUrl('outing', id)}>{WORDS.otherLeg}</Button>
-        <Button onClick={() => void search()}>{WORDS.search}</Button>
+        <Button onClick={() => void search(true)}>{WORDS.search}</Button>
       </div>
+      {isAsking && (
+        <p data-testid="asks-count" role="alert">
+          {WORDS.asksCount(unit)}{' '}
+          <Button onClick={() => void search(false)}>{WORDS.notCounted(walk.planned, unit)}</Button>
+        </p>
+      )}
     </>
   );
 }

@@ -32,6 +32,11 @@ export const WORDS = {
   otherLeg: 'Log another leg',
   there: 'I am there',
   search: 'I can’t see it',
+  asksCount: (unit: string) =>
+    `How many ${unit} did you walk? Type the count above, then press “I can’t see it” again: the ` +
+    'search begins where the count ends.',
+  notCounted: (planned: number, unit: string) => `I did not count: assume ${planned} ${unit}`,
+  assumed: 'assumed as planned, not counted',
   theLine: 'the line',
   uncounted: 'Noted. Without a count the log does not close: type it below, if you have one.',
   afterwards: (unit: string, from: string, to: string) =>

@@ -67,7 +67,9 @@ describe('every exercise', () => {
   it.each(EXERCISES.map(({ id }) => id))('%s tells each slip that can be told', (id) => {
     for (const question of questionsOf(id)) {
       for (const misstep of question.missteps) {
-        // A slip that ends where the right answer is can't be seen; nor can one beside another.
+        // No question is asked whose tolerance lets one of its slips pass.
+        expect(judge(question, misstep.answer).isRight, misstep.says).toBe(false);
+        // One that ends near the right answer is wrong, and can't be told for what it is.
         if (apart(question.right, misstep.answer) <= 4 * question.tolerance) continue;
         const told = judge(question, misstep.answer);
         expect(told.isRight).toBe(false);
@@ -78,6 +80,57 @@ describe('every exercise', () => {
         expect(told.says).not.toBe('');
       }
     }
+  });
+});
+
+/** A sum as it is shown: figures joined by signs, and what they come to. */
+const SHOWN_SUM =
+  /(\d[\d,.]*)°?((?: [+−×÷] \d[\d,.]*°?)+)(?: m| paces)? = (\d[\d,.]*)(?=°|[ .,;]|$)/g;
+const numberOf = (text: string) => Number(text.replace(/[°,]/g, '').replace(/\.$/, ''));
+
+/** What a sum comes to, by its own signs from left to right with products first. */
+function valueOf(first: string, rest: string): number {
+  const terms = [...rest.matchAll(/ ([+−×÷]) (\S+)/g)];
+  const sums: number[] = [numberOf(first)];
+  for (const [, sign, text] of terms) {
+    const value = numberOf(text!);
+    if (sign === '×') sums.push(sums.pop()! * value);
+    else if (sign === '÷') sums.push(sums.pop()! / value);
+    else sums.push(sign === '−' ? -value : value);
+  }
+  return sums.reduce((sum, value) => sum + value, 0);
+}
+
+describe('the sums that are shown', () => {
+  it('are right, each by the figures that stand in it', () => {
+    let shown = 0;
+    for (const { id } of EXERCISES) {
+      for (const { steps } of questionsOf(id)) {
+        for (const step of steps) {
+          for (const [all, first, rest, result] of step.matchAll(SHOWN_SUM)) {
+            shown++;
+            const text = result!.replace(/[.,]$/, '');
+            const decimals = text.split('.')[1]?.length ?? 0;
+            const off = Math.abs(valueOf(first!, rest!) - numberOf(text));
+            // Bearings come round; what is shown is rounded to its last digit.
+            const about = Math.min(off, Math.abs(off - 360));
+            expect(about, `${id}: ${all}`).toBeLessThanOrEqual(0.5001 * 10 ** -decimals);
+          }
+        }
+      }
+    }
+    expect(shown).toBeGreaterThan(2000);
+  });
+
+  it('have their signs drawn together, and say which mark the needle goes to', () => {
+    const steps = EXERCISES.flatMap(({ id }) => questionsOf(id)).flatMap((each) => each.steps);
+    expect(steps.filter((step) => /[+−] ?\(?-|\(-/.test(step))).toEqual([]);
+    const box = questionsOf('box-obstacle').filter(({ given }) => given.side !== undefined);
+    for (const { given, steps: shown } of box.filter((_, index) => index % 2 === 0)) {
+      // Turned to the right with the dial as it is, north is on the left: at W.
+      expect(shown.join()).toContain(given.side === 'right' ? 'is at W on it' : 'is at E on it');
+    }
+    for (const { steps: shown } of questionsOf('mirror')) expect(shown.join()).toMatch(/mirror/);
   });
 });
 

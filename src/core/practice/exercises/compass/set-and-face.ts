@@ -46,15 +46,28 @@ export function faceQuestion(bearing: Degrees, setting: CompassSetting): Questio
       lies('hundred-degrees', bearing + 100, body + 100, 'the first digit is 100° off'),
       lies('hundred-degrees', bearing - 100, body - 100, 'the first digit is 100° off'),
     ],
-    steps: [
-      `Turn the dial until ${bearingDigits(bearing)} is at the index line.`,
-      'Hold it level, well away from iron and from the phone.',
-      'Turn your whole body until the marked end of the needle is in the orienting arrow.',
-      'Now the direction-of-travel arrow points the way.',
-    ],
+    steps:
+      setting.look === 'mirror'
+        ? mirrorSteps(bearing)
+        : [
+            `Turn the dial until ${bearingDigits(bearing)} is at the index line.`,
+            'Hold it level, well away from iron and from the phone.',
+            'Turn your whole body until the marked end of the needle is in the orienting arrow.',
+            'Now the direction-of-travel arrow points the way.',
+          ],
     overMetres: KILOMETRE,
   };
 }
+
+/** With a mirror the dial is read while one looks at the mark. Common practice, no source. */
+const mirrorSteps = (bearing: Degrees): string[] => [
+  `Turn the dial until ${bearingDigits(bearing)} is at the index line.`,
+  'Open the mirror to about 60°, hold it at the height of your eyes, away from iron and phone.',
+  'See the dial in the mirror, with the line of the mirror through its middle.',
+  'Turn your whole body until the mirror shows the marked end of the needle in its arrow. All is ' +
+    'upside down there: the arrow’s head is nearer to you.',
+  'Look over the sight above the mirror: what you see there is where to go.',
+];
 
 const setOf = (id: string, title: string, why: string, look: CompassSetting['look']): Exercise => ({
   id,

@@ -41,6 +41,8 @@ export const dusk: Exercise = {
       home = 100 * whole(8, 60, next);
       path = 50 * whole(4, 40, next);
     } while (
+      // A path that leads there, and is farther than home, would be no choice.
+      path >= 0.8 * home ||
       decided(light, walkMinutes(home, 4), walkMinutes(path, 4)) !== wanted ||
       // Not on the edge: nobody should argue with the answer.
       [home, path].some((metres) => Math.abs((walkMinutes(metres, 4) * SLOWER) / light - 1) < 0.15)

@@ -50,7 +50,7 @@ export const reversedNeedle: Exercise = {
           },
           given: { known: lake, reads },
           asks:
-            `You look along a straight shore that runs ${lake}° magnetic by the map. ` +
+            `You look along a straight shore. Its grid bearing, turned to magnetic, is ${lake}°. ` +
             `With the needle in its arrow the dial reads ${Math.round(reads)}. What is ` +
             `wrong with the compass?`,
           steps: [

@@ -14,6 +14,8 @@ export const slopePace: Exercise = {
     const metres = 10 * whole(20, 60, next);
     const cosine = Math.cos(radians(slope));
     const level = metres * cosine;
+    // As a table gives it: what is shown is what is multiplied.
+    const factor = cosine.toFixed(3);
     return [
       numberQuestion(level, 'm', 0.015 * level, {
         given: { slope, metres },
@@ -32,9 +34,9 @@ export const slopePace: Exercise = {
           ),
         ],
         steps: [
-          `The map shows the ground from above: times cos ${slope}° = ${cosine.toFixed(2)}.`,
+          `The map shows the ground from above: times cos ${slope}° = ${factor}.`,
           'In the head: 6 % off at 20°, 13 % at 30°, 18 % at 35°.',
-          `${metres} × ${cosine.toFixed(2)} = ${Math.round(level)} m. Uphill paces are ` +
+          `${metres} × ${factor} = ${Math.round(metres * Number(factor))} m. Uphill paces are ` +
             `shorter as well.`,
         ],
       }),

@@ -52,7 +52,7 @@ function sumQuestion(bearing: Degrees, angle: Degrees, toMagnetic: boolean): Que
         `${angle < 0 ? 'left' : 'right'}.`,
       `${rule} A rhyme learned where declination is ${angle < 0 ? 'east' : 'west'} says ` +
         `the opposite.`,
-      `With signs, east positive: ${to} = ${from} ${toMagnetic ? '−' : '+'} (${angle}).`,
+      `With signs, east positive: ${to} = ${from} ${by < 0 ? '−' : '+'} ${Math.abs(by)}.`,
       `${sum(bearing, by)}${brought(bearing + by)}.`,
     ],
   });

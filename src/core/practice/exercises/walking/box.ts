@@ -55,7 +55,8 @@ export const boxObstacle: Exercise = {
         ],
         steps: [
           side === 'right' ? 'To the right: add 90.' : 'To the left: subtract 90.',
-          'Without a sum: needle on the E or W of the dial instead of N.',
+          `Without a sum: leave the dial as it is, and turn until the needle is at ` +
+            `${side === 'right' ? 'W' : 'E'} on it instead of N.`,
           `${bearingDigits(bearing + turn)}.`,
         ],
       }),

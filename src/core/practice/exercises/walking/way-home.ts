@@ -192,7 +192,8 @@ export const aimOff: Exercise = {
     // Seen from the walker, the way of the path that is to the right.
     const rightWay = signedDifference(bearing, path) > 0 ? path : normalised(path + 180);
     const leftWay = normalised(rightWay + 180);
-    const aimed = normalised(bearing - turn);
+    // As it is set: to the whole degree.
+    const aimed = normalised(bearing - Math.round(turn));
     return [
       bearingQuestion(aimed, {
         given: { bearing, metres, within },
@@ -202,7 +203,7 @@ export const aimOff: Exercise = {
           `to the left of it?`,
         tolerance: 2,
         missteps: [
-          bearingSlip('nearest-north', bearing + turn, 'that comes out to the right'),
+          bearingSlip('nearest-north', bearing + Math.round(turn), 'that comes out to the right'),
           bearingSlip('not-read', bearing, 'straight at it: you would not know which way to turn'),
           bearingSlip('half-circle', aimed + 180, 'the bearing is 180° off'),
         ],
