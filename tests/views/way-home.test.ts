@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { daylightAt, type Daylight } from '@/core/navigation/sun';
-import { chanceWords, isDarkAt, planningWords, type Planning } from '@/views/shared/ways/words';
+import { firstLight, isDarkAt, isNightAt } from '@/core/navigation/sun';
+import { chanceWords, planningWords, type Planning } from '@/views/shared/ways/words';
 import { lightLeftWords } from '@/views/home-now/words';
 
 /** What a saying of a chance stands for. */
@@ -65,6 +66,10 @@ describe('the daylight of a plan', () => {
     );
     expect(lightLeftWords(early)).toMatch(/^It is dark until 07:[23]\d/);
     expect(isDarkAt(light, at)).toBe(true);
+    // One leaves at first light, and not in the night.
+    expect([isNightAt(light, at), isNightAt(light, at + 4.5 * hour)]).toEqual([true, false]);
+    expect(firstLight(light, at) - at).toBeGreaterThan(4 * hour);
+    expect(firstLight(light, at + 4.5 * hour)).toBe(at + 4.5 * hour);
     const dawn = plan(light, { now: at + 4.5 * hour, time: there });
     expect(lightLeftWords(dawn)).toMatch(/^Twilight: the sun rises at 08:[01]\d\./);
     const day = plan(light, { now: at + 6 * hour, time: there });
@@ -89,7 +94,14 @@ describe('the daylight of a plan', () => {
     expect(planningWords(plan(night), 60)).toMatch(
       /does not rise.*Light to read a map by from 11:00 to 13:00/,
     );
-    expect([isDarkAt(night, noon), isDarkAt({ kind: 'stays-up' }, noon)]).toEqual([true, false]);
+    expect([isDarkAt(night, noon), isDarkAt({ kind: 'stays-up' }, noon)]).toEqual([false, false]);
+    // Beyond the circle the light is the twilight: dark before it and after.
+    expect([noon - 2 * hour, noon + 2 * hour].map((at) => isDarkAt(night, at))).toEqual([
+      true,
+      true,
+    ]);
+    const deep: Daylight = { kind: 'never-rises', twilightBegins: null, twilightEnds: null };
+    expect([isDarkAt(deep, noon), firstLight(deep, noon)]).toEqual([true, noon]);
     const other = plan(night, { ofOuting: true, bySun: true });
     expect(planningWords(other, 60)).toMatch(/^Planned from the outing’s own last time, 12:00\./);
     expect(planningWords(other, 60)).toMatch(/by the sun’s zone at the start\.$/);

@@ -37,3 +37,25 @@ export function daylightAt({ latitude, longitude }: Position, at: number): Dayli
   if (sunrise !== null && sunset !== null) return { kind: 'sets', sunrise, sunset, ...twilight };
   return times.alwaysUp ? { kind: 'stays-up' } : { kind: 'never-rises', ...twilight };
 }
+
+/** True while the sun is down at a moment of the day; in polar night while there is no twilight. */
+export function isDarkAt(light: Daylight | null, at: number): boolean {
+  if (light === null || light.kind === 'stays-up') return false;
+  if (light.kind === 'sets') return at > light.sunset || at < light.sunrise;
+  return isNightAt(light, at);
+}
+
+/** True while there is not even twilight: nobody sees where they walk. */
+export function isNightAt(light: Daylight | null, at: number): boolean {
+  if (light === null || light.kind === 'stays-up') return false;
+  const { twilightBegins: begins, twilightEnds: ends } = light;
+  // No moment where it begins or ends: all day, or none of it.
+  if (begins === null || ends === null) return light.kind === 'never-rises';
+  return at < begins || at > ends;
+}
+
+/** When one can walk: now, or at first light where the night of this day ends yet. */
+export function firstLight(light: Daylight | null, now: number): number {
+  if (light === null || light.kind === 'stays-up' || !isNightAt(light, now)) return now;
+  return Math.max(now, light.twilightBegins ?? now);
+}

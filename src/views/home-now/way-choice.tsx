@@ -1,4 +1,5 @@
 import type { WeighedWay } from '@/core/navigation/ways/recommendation';
+import { chanceByMarks } from '@/core/navigation/ways/chance-of-sight';
 import { chanceWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './home-now.module.css';
 import { distanceText, isInPaces } from '@/core/units/shown';
@@ -7,14 +8,17 @@ import { WORDS } from './words';
 interface Props {
   weighed: WeighedWay;
   minutes: number;
+  /** How far home can be seen, in metres. */
+  sight: number;
   isBest: boolean;
   isChosen: boolean;
   onChoose: () => void;
 }
 
 /** One of the ways: how long, how sure, and whether it would end in the dark. */
-export function WayChoice({ weighed, minutes, isBest, isChosen, onChoose }: Props) {
+export function WayChoice({ weighed, minutes, sight, isBest, isChosen, onChoose }: Props) {
   const { way, chance, arrivesInTheDark } = weighed;
+  const byMarks = chanceByMarks(way, sight);
   return (
     <label className={styles.way} data-way={way.kind}>
       <input type="radio" name="way" checked={isChosen} onChange={onChoose} />
@@ -25,6 +29,7 @@ export function WayChoice({ weighed, minutes, isBest, isChosen, onChoose }: Prop
         {isInPaces()
           ? distanceText(way.metres)
           : WORDS.figures(distanceText(way.metres), Math.round(minutes), chanceWords(chance))}
+        {byMarks && !isInPaces() && ` ${WORDS.byMarks(chanceWords(byMarks.chance))}`}
         {arrivesInTheDark && !isInPaces() && <b className={styles.dark}> {WORDS.dark}</b>}
       </span>
     </label>

@@ -3,6 +3,7 @@ import { beforeSunriseWords, neverRisesWords, WAY_WORDS } from '@/views/shared/w
 
 /** The words of Home now. */
 export const WORDS = {
+  byMarks: (chance: string) => `By the marks on the way, if you recognise each: ${chance}.`,
   leaves: (here: string, leaving: string) =>
     `This is the way from ${here}; the next leg of the log leaves from ${leaving}.`,
   caution:

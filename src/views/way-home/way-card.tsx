@@ -3,6 +3,7 @@ import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
 import { isInPaces } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
+import { chanceByMarks } from '@/core/navigation/ways/chance-of-sight';
 import { alongWords, chanceWords, stretchWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
@@ -27,6 +28,7 @@ interface Props {
 /** One of the ways home: its stretches, how sure, how long, and how likely home is then seen. */
 export function WayCard(props: Props) {
   const { way, chance, isChosen, onChoose, sight, north, minutes, arrives, isDark } = props;
+  const byMarks = chanceByMarks(way, sight);
   const { aim, stretches, within95Metres } = way;
   const rest = stretches.length - MOST_SHOWN;
   return (
@@ -51,6 +53,9 @@ export function WayCard(props: Props) {
       </p>
       {!isInPaces() && (
         <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>
+      )}
+      {byMarks && !isInPaces() && (
+        <p data-testid="by-marks">{WORDS.byMarks(byMarks.marks, chanceWords(byMarks.chance))}</p>
       )}
     </li>
   );

@@ -1,6 +1,7 @@
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Metres } from '@/core/units/units';
 import { distanceText, lengthText, speedText, uncertaintyText } from '@/core/units/shown';
+import { visibleText } from '@/core/units/visible';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the Way home view. */
@@ -56,6 +57,9 @@ export const WORDS = {
   moreStretches: (count: number) => `and ${count} more`,
   wayChance: (range: Metres, chance: string) =>
     `Chance of seeing it (${lengthText(range)}): ${chance}.`,
+  byMarks: (marks: readonly string[], chance: string) =>
+    `If you recognise ${marks.map(visibleText).join(', ')} on the way, each in sight of the one ` +
+    `before: ${chance}. Missing one, the figure above holds.`,
   dark: 'after sunset',
   walks: '1,000 simulated walks',
   walksHow: 'Each dot is where one walk out and home would end, with random errors of its own.',

@@ -27,6 +27,8 @@ export interface Recommendation {
     | 'no-better'
     /** A surer way would end in the dark. */
     | 'light'
+    /** It is night: the one to take when it is light, or if one must. */
+    | 'night'
     /** Every way ends in the dark: the surest. */
     | 'all-dark';
   /** Metres more than the straight way. */
@@ -44,16 +46,36 @@ const surest = (ways: readonly WeighedWay[]) =>
 /**
  * Weighs the ways by chance of sight, metres and light: the shortest that is sure and ends by
  * daylight; where none is sure, the surest, if it gains enough. The first one is the straight way.
+ * In the night it says which one to take at first light.
  */
-export function recommendation(ways: readonly [WeighedWay, ...WeighedWay[]]): Recommendation {
+export function recommendation(
+  ways: readonly [WeighedWay, ...WeighedWay[]],
+  isNight = false,
+): Recommendation {
   const [straight] = ways;
-  const of = (taken: WeighedWay, why: Recommendation['why']): Recommendation => ({
-    kind: taken.way.kind,
-    why,
-    extraMetres: taken.way.metres - straight.way.metres,
-    chance: taken.chance,
-    straightChance: straight.chance,
-  });
+  const found = byDaylight(ways);
+  const taken = ways.find(({ way }) => way.kind === found.kind) ?? straight;
+  // In the night the surest counts: nothing is seen on the way that would mend an error.
+  return isNight
+    ? recommended(straight, found.why === 'all-dark' ? surest(ways) : taken, 'night')
+    : found;
+}
+
+const recommended = (
+  straight: WeighedWay,
+  taken: WeighedWay,
+  why: Recommendation['why'],
+): Recommendation => ({
+  kind: taken.way.kind,
+  why,
+  extraMetres: taken.way.metres - straight.way.metres,
+  chance: taken.chance,
+  straightChance: straight.chance,
+});
+
+function byDaylight(ways: readonly [WeighedWay, ...WeighedWay[]]): Recommendation {
+  const [straight] = ways;
+  const of = (taken: WeighedWay, why: Recommendation['why']) => recommended(straight, taken, why);
   const byLight = ways.filter(({ arrivesInTheDark }) => !arrivesInTheDark);
   if (byLight.length === 0) return of(surest(ways), 'all-dark');
   const sure = byLight.filter(({ chance }) => chance >= SURE);

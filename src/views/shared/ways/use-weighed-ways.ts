@@ -9,11 +9,11 @@ import {
   viaStation,
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
+import { firstLight, isDarkAt, isNightAt } from '@/core/navigation/sun';
 import type { Solution } from '@/core/survey/solution';
 import { useAimedWay } from './use-aimed-way';
 import { usePlanning } from './use-planning';
 import type { WayChoices } from './way-choices';
-import { isDarkAt } from './words';
 
 /** The ways that are compared, the straight one first. */
 function waysHome(
@@ -41,7 +41,9 @@ export function useWeighedWays(solution: Solution, choices: WayChoices) {
   const aimed = useAimedWay(solution, line, side);
   const planning = usePlanning(solution);
   const minutes = ({ metres }: WayHome) => walkMinutes(metres, speed, climb);
-  const arrival = (each: WayHome) => planning.now + minutes(each) * MINUTE_MS;
+  // In the night one waits for light, where that comes.
+  const leaving = firstLight(planning.light, planning.now);
+  const arrival = (each: WayHome) => leaving + minutes(each) * MINUTE_MS;
   const [first, ...others] = useMemo(
     () =>
       waysHome(solution, aimed.way, via).map((way) => ({
@@ -56,5 +58,15 @@ export function useWeighedWays(solution: Solution, choices: WayChoices) {
   });
   // The straight way is always there.
   const ways = [weighed(first!), ...others.map(weighed)] as const;
-  return { own, speed, via, aimed, planning, minutes, arrival, ways, best: recommendation(ways) };
+  return {
+    own,
+    speed,
+    via,
+    aimed,
+    planning,
+    minutes,
+    arrival,
+    ways,
+    best: recommendation(ways, isNightAt(planning.light, planning.now)),
+  };
 }

@@ -91,6 +91,11 @@ export function recommendationWords(found: Recommendation): string {
         name,
         `home comes in sight only ${chance}, but a surer way would end in the dark.`,
       );
+    case 'night':
+      return WAY_WORDS.recommended(
+        name,
+        `by first light: it is dark now. Stay put if you can; home comes in sight ${chance}.`,
+      );
     case 'all-dark':
       return WAY_WORDS.recommended(name, 'the surest, but every way ends in the dark.');
     case 'shortest':
@@ -174,12 +179,6 @@ function lightWords({ light, now, time }: Planning, shortestMinutes: number | nu
   const advice = latest > now ? WAY_WORDS.turnBack(time(latest)) : WAY_WORDS.tooLate;
   return `${WAY_WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
 }
-
-/** True while the sun is down at a moment of the day, or doesn't rise at all. */
-export const isDarkAt = (light: Daylight | null, at: number): boolean =>
-  light !== null &&
-  (light.kind === 'never-rises' ||
-    (light.kind === 'sets' && (at > light.sunset || at < light.sunrise)));
 
 /** The least chance that each saying stands for. */
 const CHANCES: readonly [number, string][] = [

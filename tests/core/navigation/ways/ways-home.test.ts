@@ -3,7 +3,7 @@ import { totalVariance } from '@/core/errors/covariance';
 import { positionError } from '@/core/navigation/position-error';
 import { detectionChance } from '@/core/errors/detection';
 import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
-import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import { chanceByMarks, chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
 import {
   recommendation,
   type Recommendation,
@@ -19,9 +19,10 @@ import {
 } from '@/core/navigation/ways/ways-home';
 import { aimOffWords, chanceWords, recommendationWords } from '@/views/shared/ways/words';
 import { solvedLog } from '../../../support/outings';
+import { randomSource } from '../../../support/walks/random-source';
 
 const { solution } = solvedLog(
-  'pace 65 per 100 m\n000 300m > A\n090 400m > B\nfrom A\n270 10m\nfrom B',
+  'pace 65 per 100 m\n000 300m > A\n090 400m > B\nfrom A\n270 10m\nhere B',
 );
 const aimed = (line: number, side: 'left' | 'right') => {
   const found = aimOffHome(solution, line, side);
@@ -123,6 +124,14 @@ describe('the recommendation', () => {
     expect(recommendation(ways)).toMatchObject(expected);
   });
 
+  it('in the night it names the one to take at first light, or the surest', () => {
+    const night = recommendation([of(straight, 0.5), of(aimOff, 0.95)], true);
+    expect(night).toMatchObject({ kind: 'aim-off', why: 'night' });
+    expect(recommendationWords(night)).toMatch(/^Aim off: by first light: it is dark now\. Stay/);
+    const late = recommendation([of(straight, 0.5, true), of(retrace, 0.7, true)], true);
+    expect(late).toMatchObject({ kind: 'retrace', why: 'night' });
+  });
+
   it('says what it costs and gains, and that the person decides', () => {
     const found = recommendation([of(straight, 0.5), of(aimOff, 0.95)]);
     const extra = Math.round(aimOff.metres - 500);
@@ -155,4 +164,50 @@ describe('a chance in words', () => {
     [0.26, '1 in 4'],
     [0.01, 'less than 1 in 10'],
   ])('%d: %s', (chance, words) => expect(chanceWords(chance)).toBe(words));
+});
+
+describe('back along legs whose marks are recognised', () => {
+  const LOG = ['pace 1 m', '000 300p > Ash', '050 300p', '090 300p > Birch', '140 300p > Cedar'];
+  const back = retraceLegs(solvedLog(LOG.join('\n')).solution);
+
+  it('begins its error again at each mark that was named, and at no other', () => {
+    expect(back.marks!.map(({ to }) => to)).toEqual(['Birch', 'Ash', 'Start']);
+    // One mark alone is home itself: nothing begins again.
+    const unnamed = LOG.map((line) => line.replace(/ >.*/, '')).join('\n');
+    expect(retraceLegs(solvedLog(unnamed).solution).marks).toBeUndefined();
+    expect(chanceByMarks(straightHome(solution), 30)).toBeNull();
+  });
+
+  it('has the chance that each comes in sight from the last, by walks that share no code', () => {
+    const { normal, uniform } = randomSource(77);
+    const range = 30;
+    const radians = Math.PI / 180;
+    // The same compass and stride both ways cancel; left are the readings' own errors, of the leg
+    // as logged and of the leg walked back: 2° and a whole degree's rounding, 5 % of the count.
+    const leg = () => {
+      const across = 300 * radians * (2 * normal() + uniform() - 0.5);
+      return [across, 300 * 0.05 * normal()] as const;
+    };
+    const stretches = [[140], [90, 50], [0]];
+    let found = 0;
+    const walks = 40_000;
+    for (let walk = 0; walk < walks; walk++) {
+      const isSeen = stretches.every((bearings) => {
+        let [east, north] = [0, 0];
+        for (const bearing of bearings) {
+          for (let twice = 0; twice < 2; twice++) {
+            const [across, along] = leg();
+            const [s, c] = [Math.sin(bearing * radians), Math.cos(bearing * radians)];
+            east += across * c + along * s;
+            north += along * c - across * s;
+          }
+        }
+        return Math.hypot(east, north) <= range;
+      });
+      if (isSeen) found++;
+    }
+    const { marks, chance } = chanceByMarks(back, range)!;
+    expect(marks).toEqual(['Birch', 'Ash']);
+    expect(Math.abs(chance - found / walks)).toBeLessThan(0.02);
+  });
 });
