@@ -10,13 +10,22 @@ import { clockTime } from '../readings/time';
 import { SIGMA_IDS, unitOfSigma } from './error-settings';
 import { METHODS } from './method';
 
+/** The north that a margin's or a typed angle is from; true north without it. */
+const ofGrid = z.optional(z.literal('grid'));
+
 const declination = z.discriminatedUnion('source', [
   openObject({ source: z.literal('none'), note: optionalNote }),
   openObject({ source: z.literal('model'), note: optionalNote }),
-  openObject({ source: z.literal('typed'), angle: angleReading, note: optionalNote }),
+  openObject({
+    source: z.literal('typed'),
+    angle: angleReading,
+    of: ofGrid,
+    note: optionalNote,
+  }),
   openObject({
     source: z.literal('margin'),
     angle: angleReading,
+    of: ofGrid,
     year: z.int().check(z.gte(FIRST_YEAR), z.lte(LAST_YEAR)),
     month: z.optional(z.int().check(z.gte(1), z.lte(12))),
     changePerYear: angleReading,

@@ -20,7 +20,10 @@ export function yearsSinceMargin(
   return (Date.parse(`${day}T00:00:00Z`) - stated) / MILLISECONDS_PER_YEAR;
 }
 
-/** Declination by a map margin on a day: angle + annual change × years (days / 365.2425). */
+/**
+ * The angle of a map margin on a day, from the north that it is said from: angle + annual change ×
+ * years (days / 365.2425).
+ */
 export const marginDeclination = (margin: MarginDeclination, day: string): Degrees =>
   angleEast(margin.angle) + angleEast(margin.changePerYear) * yearsSinceMargin(margin, day);
 
@@ -133,13 +136,17 @@ export function outingNorths(
   if (!stated.ok) return fail({ fault: stated.fault, header: 'declination' });
   const convergence = convergenceOf(header, models, place);
   if (!convergence.ok) return fail({ fault: convergence.fault, header: 'convergence' });
+  // From grid north it is the grid-magnetic angle: D = G + C.
+  const isOfGrid = 'of' in header.declination && header.declination.of === 'grid';
+  const { east: said } = stated.value;
+  const east = said === null || !isOfGrid ? said : said + convergence.value;
   return ok({
-    ...anglesInUse(correction, stated.value.east, convergence.value),
+    ...anglesInUse(correction, east, convergence.value),
     declinationSource: header.declination.source,
     declinationSigmaDegrees: stated.value.sigma,
     correction,
     compassNorth: compassNorth(header),
-    statedEast: stated.value.east,
+    statedEast: east,
     field: fieldAt(models, place, header.date?.day),
   });
 }

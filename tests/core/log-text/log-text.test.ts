@@ -5,6 +5,7 @@ import { readLines, readLog } from '@/core/log-text/read-log';
 import { interpretLine } from '@/core/log-text/interpret';
 import { writeLog } from '@/core/log-text/write-log';
 import { outingSchema } from '@/core/model/outing';
+import { converted } from '@/core/north/norths';
 import { generalPace } from '@/core/survey/log-state';
 import { stationNamed } from '@/core/survey/solution';
 import { anyOuting, outingOf, solved, solvedLog, tidy } from '../../support/outings';
@@ -299,5 +300,46 @@ describe('the north of a compass that is set for the declination', () => {
     }
     const shown = solvedLog(set('compass-set', 'show magnetic\n')).outing;
     expect(solvedLog(writeLog(shown)).outing.show.north).toBe('magnetic');
+  });
+});
+
+describe('an angle that a margin says from grid north', () => {
+  const norths = (text: string) => solvedLog(text).solution.places.frame.norths;
+  const toMagnetic = (degrees: number, text: string) =>
+    converted({ degrees, north: 'grid' }, 'magnetic', norths(text))!.degrees;
+
+  it('turns a map bearing by itself, whatever the convergence', () => {
+    // Check values: common practice, no source.
+    // Magnetic north 2°18' W of grid north in July 2009, 9' E a year: 0°39' W in July 2020.
+    const july = "date 2020-07-01\ndeclination 2°18' W of grid in 2009-07 change 9' E a year\n";
+    for (const grid of ['', 'convergence 1.5 W\n']) {
+      expect(toMagnetic(341, july + grid)).toBeCloseTo(341.65, 2);
+      expect(toMagnetic(300, july + grid)).toBeCloseTo(300.65, 2);
+    }
+    const east = 'declination 13.3 E of grid\nconvergence 1.2 W\n';
+    expect(toMagnetic(52, east)).toBeCloseTo(38.7, 9);
+    // True north follows from the convergence: D = G + C.
+    expect(norths(east).declinationEast).toBeCloseTo(12.1, 9);
+    expect(toMagnetic(52, 'declination 13.3 E\nconvergence 1.2 W\n')).toBeCloseTo(37.5, 9);
+  });
+
+  it.each([
+    [
+      'magnetic north is estimated at 2°18’ west of grid north for July 2009, ' +
+        'decreasing 9’ annually',
+      "2°18' W of grid in 2009-07 change 0°9' E a year",
+    ],
+    ['2°18’ W, July 2009, increasing by 9’ each year', "2°18' W in 2009-07 change 0°9' W a year"],
+  ])('is read as a margin prints it: %s', (printed, written) => {
+    const { outing } = solvedLog(`date 2020-07-01\ndeclination ${printed}\n`);
+    expect(writeLog(outing)).toContain(`declination ${written}\n`);
+  });
+
+  it('is written and read as it was said', () => {
+    for (const line of ['13.3 E of grid', "2°18' W of grid in 2009-07 change 0°9' E a year"]) {
+      const { outing } = solvedLog(`date 2020-07-01\ndeclination ${line}\n`);
+      expect(writeLog(outing)).toContain(`declination ${line}\n`);
+      expect(outingSchema.parse(outing)).toEqual(outing);
+    }
   });
 });

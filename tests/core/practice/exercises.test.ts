@@ -102,7 +102,7 @@ function valueOf(first: string, rest: string): number {
 }
 
 describe('the sums that are shown', () => {
-  it('are right, each by the figures that stand in it', () => {
+  it('are right, each by its own figures', () => {
     let shown = 0;
     for (const { id } of EXERCISES) {
       for (const { steps } of questionsOf(id)) {

@@ -1,5 +1,6 @@
 import type { Expected } from '../../faults/fault';
 import { MOST_MINUTES } from '../../units/ranges';
+import type { Degrees } from '../../units/units';
 import type { AngleReading } from '../angle';
 import type { Cursor } from '../cursor';
 import { readAmount } from '../number';
@@ -26,16 +27,26 @@ export function readAngle(cursor: Cursor, expected: Expected = 'angle'): AngleRe
     return cursor.refuse({ code: 'unexpected', found: sign[0], expected, nearest }, start);
   }
   const before = cursor.take(LETTER_FIRST)?.[1];
+  const { degrees, minutes } = readArc(cursor, expected, start);
+  const letter = before ?? cursor.take(EAST_OR_WEST)?.[1];
+  if (letter === undefined) return refuseLetterless(cursor, expected, start);
+  const toward = /^e/i.test(letter) ? 'E' : 'W';
+  return minutes === undefined ? { degrees, toward } : { degrees, minutes, toward };
+}
+
+/** An angle without its letter: `19.1`, `2°18'`, `9'`. */
+export function readArc(
+  cursor: Cursor,
+  expected: Expected,
+  start = cursor.position,
+): { degrees: Degrees; minutes: number | undefined } {
   const first = readAmount(cursor, expected);
   const onlyMinutes = cursor.take(MINUTE_SIGN) !== null;
   const degrees = onlyMinutes ? 0 : first;
   const minutes = onlyMinutes ? first : readMinutes(cursor);
   cursor.inRange(degrees, 'declination', 0, 180, start);
   if (minutes !== undefined) cursor.inRange(minutes, 'minutes-of-arc', 0, MOST_MINUTES, start);
-  const letter = before ?? cursor.take(EAST_OR_WEST)?.[1];
-  if (letter === undefined) return refuseLetterless(cursor, expected, start);
-  const toward = /^e/i.test(letter) ? 'E' : 'W';
-  return minutes === undefined ? { degrees, toward } : { degrees, minutes, toward };
+  return { degrees, minutes };
 }
 
 function readMinutes(cursor: Cursor): number | undefined {

@@ -6,7 +6,7 @@ import { NORTHS, type North } from '@/core/units/bearing';
 import styles from './declination-fields.module.css';
 import { northOfMethod } from '@/core/north/outing-norths';
 import { marginSum, type DeclinationDraft, type DraftField } from './draft';
-import { CORRECTION_WORDS, NORTH_NAMES } from './words';
+import { CORRECTION_WORDS, NORTH_NAMES, OF_NORTH } from './words';
 
 type TextField = (key: DraftField, label: string, hint: string) => ReactNode;
 
@@ -136,6 +136,16 @@ function AngleFields({ draft, day, onChange, text }: PartProps & Pick<Props, 'da
           'As the map’s margin prints it',
           marginSum(draft, day) ?? '2°18’ W, July 2009, 9’ E a year',
         )}
+      {(draft.source === 'typed' || draft.source === 'margin') && (
+        <Form.Item label={OF_NORTH.label}>
+          <Radio.Group
+            value={draft.ofGrid ? 'grid' : 'true'}
+            onChange={(event) => onChange({ ofGrid: event.target.value === 'grid' })}
+            vertical
+            options={OF_NORTH.options}
+          />
+        </Form.Item>
+      )}
     </>
   );
 }

@@ -17,6 +17,8 @@ export interface DeclinationDraft {
   angle: string;
   /** As the map's margin prints it: angle, date and annual change in one. */
   margin: string;
+  /** True where the angle is said from grid north. */
+  ofGrid: boolean;
   grid: 'same' | 'model' | 'projection' | 'typed';
   gridAngle: string;
   projection: string;
@@ -33,7 +35,9 @@ export function draftOf(outing: Outing): DeclinationDraft {
     correction: correctionOf(outing),
     source: declination.source,
     angle: declination.source === 'typed' ? writeAngle(declination.angle) : '',
-    margin: declination.source === 'margin' ? writeDeclination(declination) : '',
+    margin:
+      declination.source === 'margin' ? writeDeclination({ ...declination, of: undefined }) : '',
+    ofGrid: 'of' in declination && declination.of === 'grid',
     grid: convergence?.source ?? 'same',
     gridAngle: convergence?.source === 'typed' ? writeConvergence(convergence) : '',
     projection: convergence?.source === 'projection' ? convergence.definition : '',
@@ -71,7 +75,9 @@ function readDeclination(draft: DeclinationDraft): DeclinationSetting | Wrong {
   if (field === 'margin' && stated?.source !== 'margin') {
     return { margin: 'Expected its date and annual change too: 2°18’ W, July 2009, 9’ E a year.' };
   }
-  return stated ?? {};
+  if (!stated || !('angle' in stated)) return stated ?? {};
+  // What is typed as of grid is so, whatever is chosen beside it.
+  return draft.ofGrid ? { ...stated, of: 'grid' } : stated;
 }
 
 /** The declination of a margin on a day, as in 0°39′ W on 14 July 2020; null where none reads. */

@@ -6,7 +6,7 @@ interface Choice {
   readonly value: string;
   readonly label: string;
 }
-export type QuestionKey = 'map' | 'compass' | 'lines' | 'angle';
+export type QuestionKey = 'map' | 'compass' | 'lines' | 'angle' | 'from';
 export interface Question {
   readonly key: QuestionKey;
   readonly asks: string;
@@ -51,12 +51,23 @@ const ANGLE: Question = {
   ],
 };
 
+const FROM: Question = {
+  key: 'from',
+  asks: 'From which north is that angle said?',
+  choices: [
+    { value: 'grid', label: 'Grid north: “magnetic north is … W of grid north”' },
+    { value: 'true', label: 'True north, or it only says declination or variation' },
+  ],
+};
+
 /** The questions that the answers so far call for. */
-export function questionsFor({ map, compass }: Answers): Question[] {
+export function questionsFor({ map, compass, angle }: Answers): Question[] {
   if (map === 'no') return [MAP];
-  if (map === 'magnetic') return [MAP, ANGLE];
-  if (compass === 'left-out') return [MAP, COMPASS, ANGLE];
-  return [MAP, COMPASS, LINES, ANGLE];
+  // The model says it from true north; who was told it, or reads it, knows from which.
+  const rest = angle === 'margin' || angle === 'typed' ? [ANGLE, FROM] : [ANGLE];
+  if (map === 'magnetic') return [MAP, ...rest];
+  if (compass === 'left-out') return [MAP, COMPASS, ...rest];
+  return [MAP, COMPASS, LINES, ...rest];
 }
 
 const METHOD_OF_COMPASS: Readonly<Record<string, Correction>> = {
@@ -83,8 +94,10 @@ export function settledDraft(draft: DeclinationDraft, answers: Answers): Declina
   const lines = answers.lines === 'grid' ? 'grid' : 'true';
   const north = northOfMethod(correction, lines);
   const source = correction === 'none' ? 'none' : (SOURCE_OF_ANGLE[answers.angle ?? ''] ?? 'model');
-  const usesGrid = correction !== 'none' && answers.map === 'yes' && lines === 'grid';
+  const ofGrid = correction !== 'none' && source !== 'model' && answers.from === 'grid';
+  // An angle from grid north says where true north is only with the convergence of that grid.
+  const usesGrid = correction !== 'none' && ((answers.map === 'yes' && lines === 'grid') || ofGrid);
   const knownGrid = draft.grid === 'same' ? 'model' : draft.grid;
   const grid = usesGrid ? knownGrid : 'same';
-  return { ...draft, correction, source, grid, read: north, show: north };
+  return { ...draft, correction, source, ofGrid, grid, read: north, show: north };
 }

@@ -20,7 +20,8 @@ export const NORTH_NAMES: Readonly<Record<North, string>> = {
 export function marginSumWords(margin: MarginDeclination, day: string | undefined): string {
   if (day === undefined) return 'The outing needs its date for the sum.';
   const east = angleMinutesText(marginDeclination(margin, day));
-  return `${east} on ${dayjs(day).format('D MMMM YYYY')}`;
+  const from = margin.of === 'grid' ? ' of grid north' : '';
+  return `${east}${from} on ${dayjs(day).format('D MMMM YYYY')}`;
 }
 
 interface Method {
@@ -77,6 +78,15 @@ function methodSentence(norths: OutingNorths, source = ''): string {
       : `, grid convergence ${angleText(convergenceEast)}`;
   return `Declination ${stated}${grid}.`;
 }
+
+/** From which north a margin or somebody says the angle to magnetic north. */
+export const OF_NORTH = {
+  label: 'The angle to magnetic north is said from',
+  options: [
+    { value: 'true', label: 'True north (declination, variation)' },
+    { value: 'grid', label: 'Grid north (grid-magnetic angle, GMA)' },
+  ],
+};
 
 const SOURCE_WORDS = { typed: ' (typed)', margin: ' (map margin)', none: '' } as const;
 
