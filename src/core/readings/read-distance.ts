@@ -5,21 +5,25 @@ import type { DistanceReading, LengthReading, LengthUnit } from './distance';
 import { readAmount } from './number';
 import { LARGEST_READING, roundedReading } from './shape';
 
-/** What a person writes for a unit. Hours and inches are read only beside minutes and feet. */
-const UNIT_WORDS: Readonly<Record<LengthUnit | 'minutes' | 'hours' | 'inches', string>> = {
-  paces: 'p pc pcs pace paces dp dbl dbls double doubles',
-  steps: 's step steps single singles',
-  metres: 'm mtr mtrs metre metres meter meters',
-  kilometres: 'km kms kilometre kilometres kilometer kilometers',
-  feet: 'ft foot feet',
-  yards: 'yd yds yard yards',
-  miles: 'mi mile miles',
-  chains: 'ch chs chain chains',
-  links: 'lk lks link links',
-  minutes: 'min mins minute minutes',
-  hours: 'h hr hrs hour hours',
-  inches: 'in ins inch inches',
-};
+/** What a person writes for a unit. Inches are read only beside feet. */
+const UNIT_WORDS: Readonly<Record<LengthUnit | 'minutes' | 'hours' | 'inches' | 'beads', string>> =
+  {
+    paces: 'p pc pcs pace paces dp dbl dbls double doubles',
+    steps: 's step steps single singles footstep footsteps',
+    metres: 'm mt mts mtr mtrs metre metres meter meters',
+    kilometres: 'km kms kilometre kilometres kilometer kilometers',
+    feet: 'ft foot feet',
+    yards: 'yd yds yard yards',
+    miles: 'mi mile miles',
+    chains: 'ch chs chain chains',
+    links: 'lk lks link links',
+    minutes: 'min mins minute minutes',
+    hours: 'h hr hrs hour hours',
+    inches: 'in ins inch inches',
+    beads: 'bead beads',
+  };
+/** A bead on the cord is drawn for each hundred metres. */
+const METRES_PER_BEAD = 100;
 type WrittenUnit = keyof typeof UNIT_WORDS;
 
 const UNIT_OF_WORD: ReadonlyMap<string, WrittenUnit> = new Map(
@@ -62,6 +66,7 @@ export function readDistance(cursor: Cursor): DistanceReading {
   const { value, unit } = readSum(cursor);
   cursor.inRange(value, 'distance', ABOVE_ZERO, LARGEST_READING, start);
   if (unit === 'inches') return cursor.expected('distance-unit', undefined, start);
+  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD };
   if (unit !== 'minutes' && unit !== 'hours') return { unit: unit ?? 'paces', value };
   const kilometresPerHour = readSpeed(cursor);
   const minutes = unit === 'hours' ? roundedReading(value * 60) : value;
@@ -76,6 +81,7 @@ export function readLength(cursor: Cursor, bare: LengthUnit): LengthReading {
   if (unit === 'minutes' || unit === 'hours' || unit === 'inches') {
     return cursor.expected('distance-unit', undefined, start);
   }
+  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD };
   return { unit: unit ?? bare, value };
 }
 

@@ -29,7 +29,12 @@ export function WayChoice({ weighed, minutes, sight, isBest, isChosen, onChoose 
         {isInPaces()
           ? distanceText(way.metres)
           : WORDS.figures(distanceText(way.metres), Math.round(minutes), chanceWords(chance))}
-        {byMarks && !isInPaces() && ` ${WORDS.byMarks(chanceWords(byMarks.chance))}`}
+        {byMarks && !isInPaces() && (
+          <>
+            <br />
+            {WORDS.byMarks(byMarks.last, chanceWords(byMarks.chance))}
+          </>
+        )}
         {arrivesInTheDark && !isInPaces() && <b className={styles.dark}> {WORDS.dark}</b>}
       </span>
     </label>

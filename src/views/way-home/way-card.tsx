@@ -55,7 +55,14 @@ export function WayCard(props: Props) {
         <p data-testid="way-chance">{WORDS.wayChance(sight, chanceWords(chance))}</p>
       )}
       {byMarks && !isInPaces() && (
-        <p data-testid="by-marks">{WORDS.byMarks(byMarks.marks, chanceWords(byMarks.chance))}</p>
+        <p data-testid="by-marks">
+          {WORDS.byMarks(
+            byMarks.last,
+            chanceWords(byMarks.chance),
+            byMarks.hardest,
+            chanceWords(byMarks.hardestChance),
+          )}
+        </p>
       )}
     </li>
   );

@@ -57,9 +57,10 @@ export const WORDS = {
   moreStretches: (count: number) => `and ${count} more`,
   wayChance: (range: Metres, chance: string) =>
     `Chance of seeing it (${lengthText(range)}): ${chance}.`,
-  byMarks: (marks: readonly string[], chance: string) =>
-    `If you recognise ${marks.map(visibleText).join(', ')} on the way, each in sight of the one ` +
-    `before: ${chance}. Missing one, the figure above holds.`,
+  byMarks: (last: string, chance: string, hardest: string, hardestChance: string) =>
+    `If you recognise each mark on the way, it is ${chance} from ${visibleText(last)}; the ` +
+    `hardest to come upon is ${visibleText(hardest)}: ${hardestChance}. If you miss one, the ` +
+    'figure above holds.',
   dark: 'after sunset',
   walks: '1,000 simulated walks',
   walksHow: 'Each dot is where one walk out and home would end, with random errors of its own.',

@@ -14,19 +14,31 @@ export const chanceOfSight = (
     ? detectionAlongLine(solution, solution.current, 0, aim, rangeMetres)
     : detectionChance(positionError, rangeMetres);
 
-/** The chance of a way on which marks are recognised: that each comes in sight from the last. */
+/** A way on which marks are recognised: each ends the error, and the next begins at it. */
 export interface ByMarks {
-  /** The names of the marks on the way, without home. */
-  readonly marks: readonly string[];
+  /** The last mark before home, and the chance that home comes in sight from there. */
+  readonly last: string;
   readonly chance: number;
+  /** The mark that is hardest to come upon, and the chance that it comes in sight. */
+  readonly hardest: string;
+  readonly hardestChance: number;
 }
 
-/** What recognising the marks of a way makes of its chance; null for a way without marks. */
+/** What recognising the marks of a way makes of it; null for a way without marks. */
 export function chanceByMarks({ marks }: WayHome, rangeMetres: Metres): ByMarks | null {
-  if (!marks) return null;
-  const chance = marks.reduce(
-    (product, { positionError }) => product * detectionChance(positionError, rangeMetres),
-    1,
-  );
-  return { marks: marks.slice(0, -1).map(({ to }) => to), chance };
+  const seen = (marks ?? []).map(({ to, positionError }) => ({
+    to,
+    chance: detectionChance(positionError, rangeMetres),
+  }));
+  const [home, last] = [seen.at(-1), seen.at(-2)];
+  if (!home || !last) return null;
+  const hardest = seen
+    .slice(0, -1)
+    .reduce((one, other) => (other.chance < one.chance ? other : one));
+  return {
+    last: last.to,
+    chance: home.chance,
+    hardest: hardest.to,
+    hardestChance: hardest.chance,
+  };
 }
