@@ -35,7 +35,7 @@ interface Props {
 
 /** The answer: what to set on the compass, how far to walk, and how sure. Always in view. */
 export function WayHomeStrip(props: Props) {
-  const { solution, ends, preview, onChoose, onStraightHome, onThere } = props;
+  const { solution, ends, preview, onChoose, onStraightHome } = props;
   const from = ends?.from ?? solution.current;
   const to = ends?.to ?? 0;
   const straight = preview ?? way(solution, from, to);
@@ -56,14 +56,7 @@ export function WayHomeStrip(props: Props) {
       </a>
       <Announced solution={solution} />
       <div className={styles.words}>
-        {ends && (
-          <p className={styles.between}>
-            {WORDS.home.between(stationName(solution, from), stationName(solution, to))}
-          </p>
-        )}
-        {!ends && solution.leaving !== solution.current && (
-          <StillHere solution={solution} onThere={onThere} />
-        )}
+        <Ends {...props} from={from} to={to} />
         <p className={styles.sentence} data-testid="home-sentence">
           {preview && <span className={styles.then}>{WORDS.home.preview} </span>}
           {!there && <span className="visually-hidden">{WORDS.home.set(bearing)} </span>}
@@ -95,6 +88,19 @@ export function WayHomeStrip(props: Props) {
       </div>
     </section>
   );
+}
+
+/** Between which stations, where some were chosen; or whether one is still where the log ends. */
+function Ends({ solution, ends, from, to, onThere }: Props & WayEnds) {
+  if (ends) {
+    return (
+      <p className={styles.between}>
+        {WORDS.home.between(stationName(solution, from), stationName(solution, to))}
+      </p>
+    );
+  }
+  if (solution.leaving === solution.current) return null;
+  return <StillHere solution={solution} onThere={onThere} />;
 }
 
 /** Asks where one is, where the next leg is to leave from elsewhere. */

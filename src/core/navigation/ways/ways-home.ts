@@ -32,7 +32,7 @@ export interface WayHome {
 }
 
 /** From one mark to the next on the way, each come upon by its own error alone. */
-export interface MarkedStretch {
+interface MarkedStretch {
   readonly to: string;
   readonly positionError: Covariance;
 }

@@ -20,8 +20,7 @@ import type { Homography, Pixel } from './transform';
  * to the same scale, R. Hartley, In defense of the eight-point algorithm, IEEE PAMI 19, 1997
  * (memory); then Gauss-Newton on the residuals themselves.
  */
-export const FITS = ['similarity', 'affine', 'projective'] as const;
-export type FitKind = (typeof FITS)[number];
+export type FitKind = 'similarity' | 'affine' | 'projective';
 
 /** The fewest points that each kind takes. */
 export const LEAST_POINTS: Readonly<Record<FitKind, number>> = {
