@@ -18,9 +18,8 @@ const RESERVED: ReadonlySet<string> = new Set([
   ...'nm nmi cable cables fathom fathoms k min mins sec secs second seconds hour hours'.split(' '),
   // Words that may be a unit, and of which nobody knows how long one is.
   ...'hundred hundreds thousand thousands knot knots stride strides click clicks'.split(' '),
-  ...'count counts tick ticks tap taps ell ells span spans rope ropes length lengths tape tapes'.split(
-    ' ',
-  ),
+  ...'count counts tick ticks tap taps'.split(' '),
+  ...'ell ells span spans rope ropes length lengths tape tapes'.split(' '),
   ...'left right up down back bb on to for along magnetic mag true grid'.split(' '),
   ...'bearing brg azimuth az deg degree degrees per spread mil mils gon gons grad grads'.split(' '),
   ...'at see from box passed out expect struck read aim pace landmark'.split(' '),

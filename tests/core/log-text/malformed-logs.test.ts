@@ -57,7 +57,7 @@ const ROWS: [text: string, line: number, column: number, says: RegExp][] = [
   ['see ; hill', 1, 5, /Expected a bearing/],
   ['at 40 ; spring', 1, 4, /belongs to a leg, and there/],
   ['10 10m\nat ; spring', 2, 4, /Expected a distance/],
-  ['10 10m\nat 40 left ; spring', 2, 12, /Expected a distance/],
+
   ['10 10m\nat 40 left 3', 2, 13, /Expected ; and what was seen/],
   ['from Camp', 1, 6, /No station is called “Camp”/],
   ['10 10m > Gauge 1\nfrom Guage 1', 2, 6, /Did you mean Gauge 1\?/],

@@ -33,7 +33,7 @@ export type Feature = z.infer<typeof schema>;
 export const alongOf = ({ metres = 0, along }: Pick<Feature, 'metres' | 'along'>): LengthReading =>
   along ?? { unit: 'metres', value: metres };
 
-/** How far to its side something was seen; null for something on the line. */
+/** How far to its side something was seen, 0 where nobody said; null for something on the line. */
 export const asideOf = ({
   side,
   sideMetres = 0,
@@ -42,8 +42,8 @@ export const asideOf = ({
   side === undefined ? null : (aside ?? { unit: 'metres', value: sideMetres });
 
 /**
- * `at DISTANCE [left DISTANCE | right DISTANCE] [KIND] ; what`: a feature seen on the last leg, and
- * how far along it.
+ * `at DISTANCE [left [DISTANCE] | right [DISTANCE]] [KIND] ; what`: a feature seen on the last leg,
+ * how far along it, and on which side.
  */
 export const atKind = entryKind(schema)({
   keyword: 'at',
@@ -64,7 +64,8 @@ export const atKind = entryKind(schema)({
   },
   write(entry) {
     const aside = asideOf(entry);
-    const side = aside ? ` ${entry.side} ${writeDistance(aside)}` : '';
+    const far = aside && isFarSaid(entry) ? ` ${writeDistance(aside)}` : '';
+    const side = aside ? ` ${entry.side}${far}` : '';
     return `  at ${writeDistance(alongOf(entry))}${side}${writeFeatureKind(entry)} ; ${entry.what}`;
   },
   describe: (entry) =>
@@ -76,10 +77,17 @@ export const atKind = entryKind(schema)({
 });
 
 const SIDE = /(?:left|right)(?![a-z])/iy;
+const NUMBER = /[\d½⅓⅔¼¾⅛⅜⅝⅞.+-]/y;
+
+/** True where it is said how far to the side something is. */
+const isFarSaid = ({ sideMetres, aside }: Pick<Feature, 'sideMetres' | 'aside'>): boolean =>
+  sideMetres !== undefined || aside !== undefined;
 
 function readAside(cursor: LineCursor, bareUnit: LengthUnit): Partial<Feature> {
   const side = cursor.side();
   cursor.skipSpace();
+  // Which side something is on is often all that is noted.
+  if (!cursor.sees(NUMBER)) return { side };
   const aside = cursor.length(bareUnit);
   cursor.take(/\s*,/y);
   return aside.unit === 'metres' ? { side, sideMetres: aside.value } : { side, aside };
@@ -88,5 +96,7 @@ function readAside(cursor: LineCursor, bareUnit: LengthUnit): Partial<Feature> {
 /** Which side a feature is on, after a comma; empty when it is on the line. */
 export function sideWords(feature: Pick<Feature, 'side' | 'sideMetres' | 'aside'>): string {
   const aside = asideOf(feature);
-  return aside ? `, ${distanceWords(aside)} to the ${feature.side}` : '';
+  if (!aside) return '';
+  const far = isFarSaid(feature) ? `${distanceWords(aside)} ` : '';
+  return `, ${far}to the ${feature.side}`;
 }

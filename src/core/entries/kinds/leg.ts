@@ -3,6 +3,7 @@ import { bearingReading, writeBearing } from '../../readings/bearing';
 import { distanceReading, writeDistance } from '../../readings/distance';
 import { groundName, writeGround } from '../../readings/ground';
 import { stationName, writeStationName } from '../../readings/name';
+import { UNIT_NAMES } from '../../readings/read-distance';
 import { openObject, optionalNote } from '../../readings/shape';
 import { slopeFields, writeSlope } from '../../readings/slope';
 import { clockTime } from '../../readings/time';
@@ -38,10 +39,7 @@ export const legKind = entryKind(schema)({
   takesWholeLine: false,
   read(cursor, note, { north }) {
     const columns: Columns = { whole: cursor.position, bearing: cursor.position };
-    const bearing = cursor.bearing(north);
-    cursor.take(SEPARATOR);
-    columns.distance = cursor.position;
-    const leg: Leg = { kind: 'leg', bearing, distance: cursor.distance() };
+    const leg: Leg = { kind: 'leg', ...readStretch(cursor, columns, north) };
     for (cursor.skipSpace(); !cursor.atEnd; cursor.skipSpace()) {
       readPart(cursor, leg, columns, north);
     }
@@ -68,6 +66,28 @@ export const legKind = entryKind(schema)({
   },
   apply: (leg, reckoning) => reckoning.addLeg(leg),
 });
+
+/** `65 paces at 220`: a count with its unit in words comes first. A time is no bearing. */
+const COUNT_FIRST =
+  /\d[\d.,]*\s*(p|[a-z]{2,})\.?\s+(?:at|on)\s+(?!\d{1,2}[:.h]\d{2})(?=[\dnsew])/iy;
+
+/** The bearing and the distance, in whichever order they are written. */
+function readStretch(cursor: LineCursor, columns: Columns, north: North) {
+  const start = cursor.position;
+  const unit = cursor.take(COUNT_FIRST)?.[1]?.toLowerCase();
+  cursor.position = start;
+  if (unit === undefined || !UNIT_NAMES.has(unit)) {
+    const bearing = cursor.bearing(north);
+    cursor.take(SEPARATOR);
+    columns.distance = cursor.position;
+    return { bearing, distance: cursor.distance() };
+  }
+  columns.distance = cursor.position;
+  const distance = cursor.distance();
+  cursor.take(/\s*(?:at|on)\s+/iy);
+  columns.bearing = cursor.position;
+  return { bearing: cursor.bearing(north), distance };
+}
 
 const ARROW = /(?:->|=>|→|>)|to(?![a-z])(?=\s+\S)/iy;
 const TIME = /@\s*|(?:at\s+)?(?=\d{1,2}:\d{2}(?!\d))|at\s+(?=\d{1,2}[.h]\d{2})/iy;

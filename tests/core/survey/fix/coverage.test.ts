@@ -49,7 +49,7 @@ describe('the ellipse of a fix', () => {
         const radius = Math.sqrt(-2 * Math.log(1 - random.uniform()));
         return radius * Math.cos(2 * Math.PI * random.uniform());
       };
-      const each = 10;
+      const each = 7;
       let [held, all] = [0, 0];
       for (let i = 0; i < 200; i++) {
         const marks = geometry(random, count);
@@ -70,8 +70,8 @@ describe('the ellipse of a fix', () => {
           if (isInsideEllipse(found.fix.covariance, off)) held++;
         }
       }
-      expect(held / all).toBeGreaterThan(0.938);
-      expect(held / all).toBeLessThan(0.962);
+      expect(held / all).toBeGreaterThan(0.933);
+      expect(held / all).toBeLessThan(0.967);
     },
   );
 
@@ -87,7 +87,7 @@ describe('the ellipse of a fix', () => {
           const [azimuth, metres] = [2 * Math.PI * uniform(), 200 * 100 ** uniform()];
           return { x: metres * Math.sin(azimuth), y: metres * Math.cos(azimuth) };
         });
-        for (let j = 0; j < 3; j++) {
+        for (let j = 0; j < 2; j++) {
           // Iron turns all bearings of a place alike, by up to 20°.
           const iron = solveCompass ? 40 * (uniform() - 0.5) : 0;
           const shared = 1.5 * normal() + 0.5 * normal() + iron;
@@ -105,7 +105,7 @@ describe('the ellipse of a fix', () => {
           if (isInsideEllipse(found.fix.covariance, off)) held++;
         }
       }
-      expect(all).toBeGreaterThan(500);
+      expect(all).toBeGreaterThan(350);
       expect(held / all).toBeGreaterThan(0.93);
       expect(held / all).toBeLessThan(0.97);
     },

@@ -7,7 +7,7 @@ import {
   positiveAmount,
   roundedReading,
 } from '../../../readings/shape';
-import { plainDecimal } from '../../../units/units';
+import { METRES_PER_FOOT, plainDecimal } from '../../../units/units';
 import { plural } from '../../describe';
 import { entryKind, withNote } from '../../entry-kind';
 import type { LineCursor } from '../../line-cursor';
@@ -44,8 +44,9 @@ const UNIT_WORDS: Readonly<Record<PaceUnit, string>> = {
   metres: 'm a pace',
   feet: 'ft a pace',
 };
-const PER_100_M =
-  /(?:(?:double\s+)?paces?|p)?\s*(?:per|\/|in|to)\s*100\s*m(?:et(?:re|er)s?)?(?![a-z])/iy;
+/** What was counted over a course: paces, which one foot makes, or single steps. */
+const COUNTED =
+  /(?:((?:single\s+)?(?:foot)?steps?)|(?:double\s+)?(?:paces?|p)|(?:left|right)[\s-]+foot(?:\s+(?:steps?|strikes?))?)?\s*(?:per|\/|in|to)\s*(\d+(?:\.\d+)?)\s*(m|met(?:re|er)s?|ft|feet|foot|yds?|yards?)(?![a-z])\.?/iy;
 const METRES = /(?:m|metres?|meters?)(?![a-z])/iy;
 const CENTIMETRES = /(?:cm|centimetres?|centimeters?)(?![a-z])/iy;
 const FEET = /(?:ft|feet|foot)(?![a-z])\.?|['’′](?!['’′])/iy;
@@ -98,7 +99,9 @@ function readLengthOfPace(cursor: LineCursor, column: number): Pick<PaceEntry, '
   cursor.inRange(value, 'pace', ABOVE_ZERO, LARGEST_READING, column);
   const number = cursor.text.slice(column, cursor.position);
   cursor.skipSpace();
-  if (cursor.take(PER_100_M)) return { unit: 'per-100-m', value };
+  const courseAt = cursor.position;
+  const counted = cursor.take(COUNTED);
+  if (counted) return perHundred(cursor, counted, value, courseAt);
   if (cursor.take(CENTIMETRES)) return lengthOfPace(cursor, 'metres', roundedReading(value / 100));
   if (cursor.take(METRES)) return lengthOfPace(cursor, 'metres', value);
   if (cursor.take(FEET)) {
@@ -110,6 +113,29 @@ function readLengthOfPace(cursor: LineCursor, column: number): Pick<PaceEntry, '
   const nearest = [`${number} per 100 m`, `${number} m`];
   const fault = { code: 'unexpected', found: '', expected: 'pace', nearest } as const;
   return cursor.refuse(fault, cursor.position, column);
+}
+
+/** Nobody's pace is shorter or longer than this: a figure is missing, or one too many. */
+const [SHORTEST_PACE, LONGEST_PACE] = [0.8, 2.5];
+
+/** A count over a course as paces per 100 m: `8 per 50 ft`, `110 steps per 100 m`. */
+function perHundred(
+  cursor: LineCursor,
+  [, steps, length, unit = 'm']: RegExpExecArray,
+  value: number,
+  column: number,
+): Pick<PaceEntry, 'unit' | 'value'> {
+  const isMetric = /^m/i.test(unit);
+  // In metres the course is a hundred: another one is a slip of the pen.
+  if (isMetric && Number(length) !== 100) return cursor.expected('pace', undefined, column);
+  const paces = steps === undefined ? value : value / 2;
+  if (isMetric) return { unit: 'per-100-m', value: paces };
+  const course = Number(length) * METRES_PER_FOOT * (/^y/i.test(unit) ? 3 : 1);
+  const metres = course / paces;
+  if (!(metres >= SHORTEST_PACE && metres <= LONGEST_PACE)) {
+    return cursor.expected('pace', undefined, column);
+  }
+  return { unit: 'per-100-m', value: roundedReading(100 / metres) };
 }
 
 function lengthOfPace(cursor: LineCursor, unit: 'metres' | 'feet', value: number) {
