@@ -208,9 +208,11 @@ function refuseContradiction(
  * A number that a compass point contradicts, as it was written: alone, or a quadrant on that side.
  */
 function possibleReadings(reading: NumberReading, word: CompassPoint, number: string): string[] {
-  const alone = /^\d{1,3}$/.test(number) ? number.padStart(3, '0') : number;
+  // In plain figures, so that what is offered can be read again whatever stood beside them.
+  const plain = number.replace(/\s*deg(?:ree)?s?\.?$/i, '');
+  const alone = /^\d{1,3}$/.test(plain) ? plain.padStart(3, '0') : plain;
   if (reading.unit !== 'degrees' || reading.value > 90) return [alone];
   const firsts = word.includes('S') ? ['S'] : word.includes('N') ? ['N'] : ['N', 'S'];
   const lasts = word.includes('E') ? ['E'] : word.includes('W') ? ['W'] : ['E', 'W'];
-  return [alone, ...firsts.flatMap((first) => lasts.map((last) => first + number + last))];
+  return [alone, ...firsts.flatMap((first) => lasts.map((last) => first + plain + last))];
 }

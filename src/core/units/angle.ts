@@ -79,5 +79,12 @@ const EIGHT_POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 export const nearestCompassPoint = (bearing: Degrees): CompassPoint =>
   EIGHT_POINTS[Math.round(normalised(bearing) / 45) % 8] ?? 'N';
 
-/** How far a bearing may lie from a compass point beside it: half the gap between such points. */
-export const compassPointTolerance = (point: CompassPoint): Degrees => 90 / 2 ** point.length;
+/** Half a point of the 32: nobody names a direction more finely than that by heart. */
+const HALF_POINT: Degrees = 360 / 64;
+
+/**
+ * How far a bearing may lie from a compass point beside it: half the gap between such points, and
+ * half a point more where the point has two or three letters.
+ */
+export const compassPointTolerance = (point: CompassPoint): Degrees =>
+  90 / 2 ** point.length + (point.length > 1 ? HALF_POINT : 0);

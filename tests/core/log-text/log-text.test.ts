@@ -120,8 +120,9 @@ describe('reading a log', () => {
   it('a compass point beside a number is checked within its tolerance, ends included', () => {
     const agrees = (line: string) => readLines(`${line} 10m`, 'x').ok;
     expect([agrees('45 N'), agrees('45.1 N'), agrees('315 N')]).toEqual([true, false, true]);
-    expect([agrees('247.5 SW'), agrees('247.6 SW')]).toEqual([true, false]);
-    expect([agrees('213.75 SSW'), agrees('213.8 SSW'), agrees('352 N')]).toEqual([
+    // Half the gap to the next such point, and half a point of the 32.
+    expect([agrees('253.125 SW'), agrees('253.2 SW')]).toEqual([true, false]);
+    expect([agrees('219.375 SSW'), agrees('219.4 SSW'), agrees('352 N')]).toEqual([
       true,
       false,
       true,

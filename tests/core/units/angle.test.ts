@@ -81,6 +81,6 @@ describe('bearings', () => {
       compassPointTolerance('S'),
       compassPointTolerance('SW'),
       compassPointTolerance('SSW'),
-    ]).toEqual([45, 22.5, 11.25]);
+    ]).toEqual([45, 28.125, 16.875]);
   });
 });
