@@ -38,6 +38,16 @@ export const changedElsewhere = fail<Fault>({ code: 'changed-elsewhere' });
 export const isUnchanged = (outing: Outing, index: number, seen: Entry) =>
   equal(outing.entries[index], seen);
 
+/**
+ * Where a line that the person saw is now: lines before it may have come or gone meanwhile. As it
+ * was where it is still there, or where no line or several are like it.
+ */
+export function indexNow(outing: Outing, index: number, seen: Entry): number {
+  if (isUnchanged(outing, index, seen)) return index;
+  const alike = [...outing.entries.keys()].filter((each) => isUnchanged(outing, each, seen));
+  return alike.length === 1 ? alike[0]! : index;
+}
+
 /** Adds lines at the end of the log, all of them or none. */
 export const addEntries =
   (entries: Entry[]): Command =>

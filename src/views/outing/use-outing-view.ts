@@ -1,7 +1,7 @@
 'use client';
 import equal from 'fast-deep-equal';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { addEntry, type Command } from '@/core/edit/command';
+import { addEntry, type Command, indexNow } from '@/core/edit/command';
 import {
   acceptWarning,
   correctEntry,
@@ -102,6 +102,13 @@ function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthMo
   }, [editing, solution, models]);
 }
 
+/** The line that is corrected, where it is by now: setting a pace puts a line before all others. */
+const useWhereNow = (editing: Editing | null, outing: Outing): Editing | null =>
+  useMemo(() => {
+    const index = editing && indexNow(outing, editing.index, editing.seen);
+    return index === null || index === editing?.index ? editing : { ...editing!, index };
+  }, [editing, outing]);
+
 /** The text that is being typed; the one that was not logged before a reload is there again. */
 function useText(id: string) {
   const [text, setText] = useState(() => unsentLine(id));
@@ -129,7 +136,8 @@ function useEntryText(
   const input = useRef<HTMLInputElement>(null);
   const { id } = solution.outing;
   const { text, put, now } = useText(id);
-  const [editing, setEditing] = useState<Editing | null>(null);
+  const [begun, setEditing] = useState<Editing | null>(null);
+  const editing = useWhereNow(begun, solution.outing);
   /** Why the line is corrected, if the person says. */
   const [reason, setReason] = useState('');
   const place = usePlaceOf(editing, solution, models);

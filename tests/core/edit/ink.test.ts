@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { faultOf } from '@/core/edit/command';
+import { faultOf, indexNow } from '@/core/edit/command';
 import { correctEntry, strikeEntry } from '@/core/edit/ink';
 import { apply, inverse } from '@/core/edit/operations';
 import { readLog } from '@/core/log-text/read-log';
 import { writeLog } from '@/core/log-text/write-log';
 import { wayHome } from '@/core/navigation/ways/way';
-import { anyOuting, leg, solved, solvedLog } from '../../support/outings';
+import { anyOuting, leg, outingOf, solved, solvedLog } from '../../support/outings';
 
 describe('a struck line', () => {
   const strike = { at: '2026-08-14T10:20:00.000Z' };
@@ -51,5 +51,18 @@ describe('a struck line', () => {
     expect(text).toContain(`  struck ${strike.at} | slip | 220T 65m ; a | b ; c\n001 1m`);
     const again = readLog(text, 'test', null);
     expect(again.ok && writeLog(again.value.outing)).toBe(text);
+  });
+});
+
+describe('a line that is corrected while lines come before it', () => {
+  it('is found again where it is now, and only where it is one alone', () => {
+    const before = outingOf([leg(10, 100), leg(20, 100)]);
+    const pace = { kind: 'pace', unit: 'per-100-m', value: 65 } as const;
+    const after = outingOf([pace, leg(10, 100), leg(20, 100)]);
+    expect(indexNow(before, 1, leg(20, 100))).toBe(1);
+    expect(indexNow(after, 1, leg(20, 100))).toBe(2);
+    // Two alike, or none: nothing is guessed, and the save says that it changed elsewhere.
+    expect(indexNow(outingOf([pace, leg(20, 100), leg(20, 100)]), 0, leg(20, 100))).toBe(0);
+    expect(indexNow(after, 1, leg(30, 100))).toBe(1);
   });
 });
