@@ -3,6 +3,7 @@ import type { Calibration } from '@/core/model/pace-profile';
 import { calibrate } from '@/core/pacing/calibration';
 import { isGroundName } from '@/core/readings/ground';
 import type { StoreFault } from '@/store/store-fault';
+import { shownUnits } from '@/core/units/shown';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { WORDS } from './words';
 
@@ -29,6 +30,12 @@ const EMPTY: Draft = {
   note: '',
 };
 
+/** A course is measured in what the person thinks in. */
+const emptyDraft = (): Draft => ({
+  ...EMPTY,
+  unit: shownUnits().lengths === 'metric' ? 'metres' : 'feet',
+});
+
 const number = (text: string) => (/^\s*\d+(\.\d+)?\s*$/.test(text) ? Number(text) : NaN);
 const isEmpty = (text: string) => text.trim() === '';
 
@@ -53,7 +60,7 @@ function readingOf(draft: Draft) {
 
 /** A calibration that is being typed, what it comes to, and saving it. */
 export function useCalibration(onSave: (calibration: Calibration) => Promise<StoreFault | null>) {
-  const [draft, setDraft] = useState<Draft>(EMPTY);
+  const [draft, setDraft] = useState<Draft>(emptyDraft);
   const [status, setStatus] = useState('');
   const { walks, note, counted } = draft;
   const reading = readingOf(draft);
