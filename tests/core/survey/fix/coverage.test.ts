@@ -49,7 +49,7 @@ describe('the ellipse of a fix', () => {
         const radius = Math.sqrt(-2 * Math.log(1 - random.uniform()));
         return radius * Math.cos(2 * Math.PI * random.uniform());
       };
-      const each = 7;
+      const each = 5;
       let [held, all] = [0, 0];
       for (let i = 0; i < 200; i++) {
         const marks = geometry(random, count);

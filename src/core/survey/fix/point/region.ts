@@ -29,7 +29,7 @@ interface Grid {
 }
 
 /** Points to each side of the middle, and how many sigmas the grid reaches at first and at most. */
-const HALF = 10;
+const HALF = 8;
 const REACH = 4;
 const MOST_REACH = 64;
 /** More of the likelihood than this at the edge, and the grid does not hold it. */
