@@ -76,6 +76,7 @@ describe('the guided choice', () => {
     await visitor.reads('.ant-modal', /Still needed: what the map’s margin prints\./);
     await visitor.fill('#guide-margin', '19.1 W, 2024, 0 E a year');
     await next(visitor);
+    await answer(visitor, 'True north, or it only says declination or variation');
     await use(visitor, /^Compass adjusted for 19\.1° W\. Bearings and way home are true/);
     await visitor.log('000 100m');
     await visitor.home('180°', /Walk 100 m/);
@@ -90,6 +91,7 @@ describe('the guided choice', () => {
     await visitor.choose('I was told it');
     await visitor.fill('#guide-angle', '19.1 W');
     await next(visitor);
+    await answer(visitor, 'True north, or it only says declination or variation');
     await use(visitor, /Bearings and way home are true/);
     await visitor.page.click(SENTENCE);
     await visitor.reads(

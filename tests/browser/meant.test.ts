@@ -146,6 +146,12 @@ describe('what a person means, at a desk', () => {
     await visitor.pick('Next', dialog);
     expect(await visitor.value('#guide-angle')).toBe('12 E');
     await visitor.pick('Next', dialog);
+    // From grid north it says where true north is only with the place.
+    await visitor.reads(dialog, /From which north is that angle said\?/);
+    await visitor.choose('Grid north:');
+    await visitor.reads(dialog, /Still needed: the position of the start, since you measure from/);
+    await visitor.choose('True north, or it only says');
+    await visitor.pick('Next', dialog);
     await visitor.pick('Use this', dialog);
     await visitor.reads('header', /Declination 12\.0° E/);
   });

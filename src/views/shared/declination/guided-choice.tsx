@@ -61,8 +61,8 @@ function missingWords(
     return 'Still needed: the position of the start, to compute the declination there.';
   }
   return grid === 'model' && correction !== 'none'
-    ? 'Still needed: the position of the start, since you measure from the map’s grid lines: how ' +
-        'far they are from true north depends on the place.'
+    ? 'Still needed: the position of the start, since you measure from the map’s grid lines, or ' +
+        'the angle is from them: how far they are from true north depends on the place.'
     : null;
 }
 
@@ -76,7 +76,8 @@ export function GuidedChoice(props: Props) {
   const placed = !needsPosition(draft) || Boolean(place.position);
   const answered = question !== undefined && answers[question.key] !== undefined;
   const missing = answered ? missingWords(draft, wrong, placed) : MISSING_ANSWER;
-  const ready = answered && (question.key !== 'angle' || missing === null);
+  const isOfAngle = question?.key === 'angle' || question?.key === 'from';
+  const ready = answered && (!isOfAngle || missing === null);
   return (
     <Modal
       open
@@ -110,6 +111,9 @@ export function GuidedChoice(props: Props) {
           <AngleDetails draft={draft} wrong={wrong} day={outing.date?.day} onDraft={onDraft}>
             {needsPosition(draft) && <PlaceField place={place} onChange={props.onPlace} />}
           </AngleDetails>
+        )}
+        {question?.key === 'from' && answers.from && needsPosition(draft) && (
+          <PlaceField place={place} onChange={props.onPlace} />
         )}
         {!question && <Outlook outlook={outlook} />}
       </Form>

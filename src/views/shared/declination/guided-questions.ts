@@ -63,11 +63,12 @@ const FROM: Question = {
 /** The questions that the answers so far call for. */
 export function questionsFor({ map, compass, angle }: Answers): Question[] {
   if (map === 'no') return [MAP];
+  // A map with magnetic meridians has no other grid; an angle that is ignored is small anyhow.
+  if (map === 'magnetic') return [MAP, ANGLE];
+  if (compass === 'left-out') return [MAP, COMPASS, ANGLE];
   // The model says it from true north; who was told it, or reads it, knows from which.
-  const rest = angle === 'margin' || angle === 'typed' ? [ANGLE, FROM] : [ANGLE];
-  if (map === 'magnetic') return [MAP, ...rest];
-  if (compass === 'left-out') return [MAP, COMPASS, ...rest];
-  return [MAP, COMPASS, LINES, ...rest];
+  const isSaid = angle === 'margin' || angle === 'typed';
+  return [MAP, COMPASS, LINES, ANGLE, ...(isSaid ? [FROM] : [])];
 }
 
 const METHOD_OF_COMPASS: Readonly<Record<string, Correction>> = {
@@ -94,7 +95,7 @@ export function settledDraft(draft: DeclinationDraft, answers: Answers): Declina
   const lines = answers.lines === 'grid' ? 'grid' : 'true';
   const north = northOfMethod(correction, lines);
   const source = correction === 'none' ? 'none' : (SOURCE_OF_ANGLE[answers.angle ?? ''] ?? 'model');
-  const ofGrid = correction !== 'none' && source !== 'model' && answers.from === 'grid';
+  const ofGrid = answers.from === 'grid' && (source === 'margin' || source === 'typed');
   // An angle from grid north says where true north is only with the convergence of that grid.
   const usesGrid = correction !== 'none' && ((answers.map === 'yes' && lines === 'grid') || ofGrid);
   const knownGrid = draft.grid === 'same' ? 'model' : draft.grid;
