@@ -12,7 +12,7 @@ const SHOWS: Readonly<Record<Exclude<ViewId, 'outings' | 'outing'>, readonly [st
   counter: ['[data-testid=counted]', /^0$/],
   walk: ['[data-testid=follow]', /^233°$/],
   print: ['main', /Home: 233°/],
-  pegs: ['[data-testid=closing]', /The string should give 233°/],
+  pegs: ['[data-testid=closing]', /the string gives 233°/],
   guide: ['main', /9 checks left/],
   files: ['main', /Back up everything/],
   'step-off': ['main', /There is no such outing/],

@@ -11,23 +11,22 @@ const RESERVED: ReadonlySet<string> = new Set([
   ...GROUNDS,
   ...'n ne nne ene e ese se sse s ssw sw wsw w wnw nw nnw'.split(' '),
   ...'north south east west northeast southeast northwest southwest'.split(' '),
-  // Units that are not read: a number before one means nothing else.
-  ...'cm mm inch inches chain chains rod rods furlong furlongs league leagues klick klicks'.split(
+  // Units that are not read, and words of which nobody knows how long one is.
+  ...'cm mm inch chain rod furlong league klick nm nmi cable fathom k min sec second hour'.split(
     ' ',
   ),
-  ...'nm nmi cable cables fathom fathoms k min mins sec secs second seconds hour hours'.split(' '),
-  // Words that may be a unit, and of which nobody knows how long one is.
-  ...'hundred hundreds thousand thousands knot knots stride strides click clicks'.split(' '),
-  ...'count counts tick ticks tap taps'.split(' '),
-  ...'ell ells span spans rope ropes length lengths tape tapes'.split(' '),
+  ...'hundred thousand knot stride click count tick tap ell span rope length tape'.split(' '),
   ...'left right up down back bb on to for along magnetic mag true grid'.split(' '),
-  ...'bearing brg azimuth az deg degree degrees per spread mil mils gon gons grad grads'.split(' '),
+  ...'bearing brg azimuth az deg degree per spread mil gon grad'.split(' '),
   ...'at see from box passed out expect struck read aim pace landmark'.split(' '),
   ...'cairn-back outing date start declination correction convergence show'.split(' '),
 ]);
 
 /** True for a word that may be meant as a reading: no note without a `;` holds it. */
-export const isReservedWord = (word: string): boolean => RESERVED.has(word.toLowerCase());
+export function isReservedWord(word: string): boolean {
+  const small = word.toLowerCase();
+  return RESERVED.has(small) || RESERVED.has(small.replace(/s$/, ''));
+}
 
 /** A word of a note: no figure, no sign that a reading begins with. */
 const PLAIN_WORD = /^[\p{L}\p{M}]+(?:['’.-][\p{L}\p{M}]+)*['’]?[.!?,:]?$/u;

@@ -47,7 +47,6 @@ export function HomeNowPage({ solution }: { solution: Solution }) {
                   key={each.way.kind}
                   weighed={each}
                   minutes={minutes(each.way)}
-                  sight={choices.sight}
                   isBest={!isInPaces() && best.kind === each.way.kind}
                   isChosen={each.way === chosen}
                   onChoose={() => setKind(each.way.kind)}

@@ -1,5 +1,4 @@
 import type { WeighedWay } from '@/core/navigation/ways/recommendation';
-import { chanceByMarks } from '@/core/navigation/ways/chance-of-sight';
 import { chanceWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './home-now.module.css';
 import { distanceText, isInPaces } from '@/core/units/shown';
@@ -8,17 +7,14 @@ import { WORDS } from './words';
 interface Props {
   weighed: WeighedWay;
   minutes: number;
-  /** How far home can be seen, in metres. */
-  sight: number;
   isBest: boolean;
   isChosen: boolean;
   onChoose: () => void;
 }
 
 /** One of the ways: how long, how sure, and whether it would end in the dark. */
-export function WayChoice({ weighed, minutes, sight, isBest, isChosen, onChoose }: Props) {
+export function WayChoice({ weighed, minutes, isBest, isChosen, onChoose }: Props) {
   const { way, chance, arrivesInTheDark } = weighed;
-  const byMarks = chanceByMarks(way, sight);
   return (
     <label className={styles.way} data-way={way.kind}>
       <input type="radio" name="way" checked={isChosen} onChange={onChoose} />
@@ -29,12 +25,6 @@ export function WayChoice({ weighed, minutes, sight, isBest, isChosen, onChoose 
         {isInPaces()
           ? distanceText(way.metres)
           : WORDS.figures(distanceText(way.metres), Math.round(minutes), chanceWords(chance))}
-        {byMarks && !isInPaces() && (
-          <>
-            <br />
-            {WORDS.byMarks(byMarks.last, chanceWords(byMarks.chance))}
-          </>
-        )}
         {arrivesInTheDark && !isInPaces() && <b className={styles.dark}> {WORDS.dark}</b>}
       </span>
     </label>

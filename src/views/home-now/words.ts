@@ -1,11 +1,8 @@
-import { visibleText } from '@/core/units/visible';
 import type { Planning } from '@/views/shared/ways/words';
 import { beforeSunriseWords, neverRisesWords, WAY_WORDS } from '@/views/shared/ways/words';
 
 /** The words of Home now. */
 export const WORDS = {
-  byMarks: (last: string, chance: string) =>
-    `If you recognise the marks on the way: ${chance} from ${visibleText(last)}.`,
   leaves: (here: string, leaving: string) =>
     `This is the way from ${here}; the next leg of the log leaves from ${leaving}.`,
   caution:

@@ -3,7 +3,8 @@ import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
 import { isInPaces } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
-import { chanceByMarks } from '@/core/navigation/ways/chance-of-sight';
+import type { Solution } from '@/core/survey/solution';
+import { chanceByMarks } from '@/core/navigation/ways/by-marks';
 import { alongWords, chanceWords, stretchWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
@@ -12,6 +13,7 @@ import { WORDS } from './words';
 const MOST_SHOWN = 4;
 
 interface Props {
+  solution: Solution;
   way: WayHome;
   /** Chance that home comes within sight. */
   chance: number;
@@ -28,7 +30,7 @@ interface Props {
 /** One of the ways home: its stretches, how sure, how long, and how likely home is then seen. */
 export function WayCard(props: Props) {
   const { way, chance, isChosen, onChoose, sight, north, minutes, arrives, isDark } = props;
-  const byMarks = chanceByMarks(way, sight);
+  const byMarks = way.kind === 'retrace' ? chanceByMarks(props.solution, sight) : null;
   const { aim, stretches, within95Metres } = way;
   const rest = stretches.length - MOST_SHOWN;
   return (

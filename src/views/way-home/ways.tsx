@@ -52,6 +52,7 @@ export function Ways(props: Props) {
         {ways.map(({ way: each, chance, arrivesInTheDark }) => (
           <WayCard
             key={each.kind}
+            solution={solution}
             way={each}
             chance={chance}
             isChosen={each === chosen}

@@ -13,32 +13,3 @@ export const chanceOfSight = (
   aim
     ? detectionAlongLine(solution, solution.current, 0, aim, rangeMetres)
     : detectionChance(positionError, rangeMetres);
-
-/** A way on which marks are recognised: each ends the error, and the next begins at it. */
-export interface ByMarks {
-  /** The last mark before home, and the chance that home comes in sight from there. */
-  readonly last: string;
-  readonly chance: number;
-  /** The mark that is hardest to come upon, and the chance that it comes in sight. */
-  readonly hardest: string;
-  readonly hardestChance: number;
-}
-
-/** What recognising the marks of a way makes of it; null for a way without marks. */
-export function chanceByMarks({ marks }: WayHome, rangeMetres: Metres): ByMarks | null {
-  const seen = (marks ?? []).map(({ to, positionError }) => ({
-    to,
-    chance: detectionChance(positionError, rangeMetres),
-  }));
-  const [home, last] = [seen.at(-1), seen.at(-2)];
-  if (!home || !last) return null;
-  const hardest = seen
-    .slice(0, -1)
-    .reduce((one, other) => (other.chance < one.chance ? other : one));
-  return {
-    last: last.to,
-    chance: home.chance,
-    hardest: hardest.to,
-    hardestChance: hardest.chance,
-  };
-}

@@ -27,14 +27,6 @@ export interface WayHome {
   readonly positionError: Covariance;
   readonly within95Metres: Metres;
   readonly aim?: AimOff;
-  /** Stretches between marks that were named, where recognising each ends its error. */
-  readonly marks?: readonly MarkedStretch[];
-}
-
-/** From one mark to the next on the way, each come upon by its own error alone. */
-interface MarkedStretch {
-  readonly to: string;
-  readonly positionError: Covariance;
 }
 
 const stretchAlong = (solution: Solution, vector: PlanePoint, to: string | null): Stretch => ({
@@ -95,26 +87,7 @@ export function retraceLegs(solution: Solution): WayHome {
   const path = solution.legs.pathTo(solution.current).reverse();
   const stretches = path.map(({ to, from }) => stretchBetween(solution, to, from));
   const vectors = path.map(({ to, from }) => solution.places.relative(to, from));
-  const marks = markedStretches(solution);
-  const way = wayHomeOf('retrace', stretches, missOver(solution, vectors));
-  return marks.length > 1 ? { ...way, marks } : way;
-}
-
-/** The stretches of the way back between stations that were given a name, and home. */
-function markedStretches(solution: Solution): MarkedStretch[] {
-  const { legs, places, current } = solution;
-  const found: MarkedStretch[] = [];
-  let [from, vectors]: [number, PlanePoint[]] = [current, []];
-  for (const leg of legs.pathTo(current).reverse()) {
-    vectors.push(places.relative(leg.to, leg.from));
-    const isMark = leg.from === 0 || legs.leg(leg.from).reading.to !== undefined;
-    if (!isMark) continue;
-    const walk = walkErrors(solution, vectors);
-    const positionError = totalOf(missOf(places.relative(from, leg.from), walk));
-    found.push({ to: stationName(solution, leg.from), positionError });
-    [from, vectors] = [leg.from, []];
-  }
-  return found;
+  return wayHomeOf('retrace', stretches, missOver(solution, vectors));
 }
 
 /** To another station first, then straight home. */

@@ -3,7 +3,8 @@ import { totalVariance } from '@/core/errors/covariance';
 import { positionError } from '@/core/navigation/position-error';
 import { detectionChance } from '@/core/errors/detection';
 import { detectionAlongLine } from '@/core/navigation/ways/aim-off';
-import { chanceByMarks, chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
+import { chanceByMarks } from '@/core/navigation/ways/by-marks';
+import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
 import {
   recommendation,
   type Recommendation,
@@ -168,14 +169,16 @@ describe('a chance in words', () => {
 
 describe('back along legs whose marks are recognised', () => {
   const LOG = ['pace 1 m', '000 300p > Ash', '050 300p', '090 300p > Birch', '140 300p > Cedar'];
-  const back = retraceLegs(solvedLog(LOG.join('\n')).solution);
+  const walked = solvedLog(LOG.join('\n')).solution;
+  const back = retraceLegs(walked);
 
   it('begins its error again at each mark that was named, and at no other', () => {
-    expect(back.marks!.map(({ to }) => to)).toEqual(['Birch', 'Ash', 'Start']);
-    // One mark alone is home itself: nothing begins again.
-    const unnamed = LOG.map((line) => line.replace(/ >.*/, '')).join('\n');
-    expect(retraceLegs(solvedLog(unnamed).solution).marks).toBeUndefined();
-    expect(chanceByMarks(straightHome(solution), 30)).toBeNull();
+    expect(chanceByMarks(walked, 30)).toMatchObject({ last: 'Ash', hardest: 'Ash' });
+    const named = (lines: readonly string[]) =>
+      chanceByMarks(solvedLog(lines.join('\n')).solution, 30);
+    // Without Ash the last stretch is from Birch; without any name nothing begins again.
+    expect(named(LOG.map((line) => line.replace(' > Ash', '')))!.last).toBe('Birch');
+    expect(named(LOG.map((line) => line.replace(/ >.*/, '')))).toBeNull();
   });
 
   it('has the chance of each by its own stretch, by walks that share no code', () => {
@@ -205,7 +208,7 @@ describe('back along legs whose marks are recognised', () => {
       }
       return found / walks;
     };
-    const byMarks = chanceByMarks(back, range)!;
+    const byMarks = chanceByMarks(walked, range)!;
     expect(byMarks).toMatchObject({ last: 'Ash', hardest: 'Ash' });
     expect(Math.abs(byMarks.chance - seen([0]))).toBeLessThan(0.01);
     expect(Math.abs(byMarks.hardestChance - seen([90, 50]))).toBeLessThan(0.01);
