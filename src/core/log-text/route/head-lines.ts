@@ -108,11 +108,11 @@ export const ROUTE_HEAD: readonly RouteLine[] = [
   textLine('remark', (route, text) => void (route.note = text)),
 ];
 
-/** The lines of a header that a log writes too, in their order, with their notes. */
 /** Without a line that says otherwise, a route's grid is UTM's. */
 export const convergenceOf = ({ convergence }: Pick<Route, 'convergence'>) =>
   convergence ?? { source: 'model' as const };
 
+/** The lines of a header that a log writes too, in their order, with their notes. */
 const sharedText = (route: Route): string[] =>
   SHARED.flatMap((keyword) => {
     // The lines of a log's header read no more of an outing than its header.
