@@ -175,7 +175,7 @@ describe('a GeoTIFF of heights', () => {
     const utm = await read('a.tif', tiff({ ...place, ProjectedCSTypeGeoKey: 32721 }));
     expect(utm.projection).toBe('+proj=utm +zone=21 +south +datum=WGS84');
     expect(heightInGrid(utm, 466_045, 6_007_000)).toBeCloseTo(101.5, 4);
-    const other = tiff({ ...place, ProjectedCSTypeGeoKey: 27700 });
+    const other = tiff({ ...place, ProjectedCSTypeGeoKey: 31287 });
     const file = await readHeights('a.tif', other, UTM);
     expect(file.ok && file.value[0]).toMatchObject({ isOfMap: true, grid: { projection: UTM } });
   });

@@ -42,7 +42,8 @@ describe('the tags of a GeoTIFF', () => {
     expect(of({ ProjectedCSTypeGeoKey: 32_756 })?.projection).toBe(
       '+proj=utm +zone=56 +south +datum=WGS84',
     );
-    expect(of({ ProjectedCSTypeGeoKey: 2154 })?.projection).toBeNull();
+    expect(of({ ProjectedCSTypeGeoKey: 31287 })?.projection).toBeNull();
+    expect(of({ ProjectedCSTypeGeoKey: 2154 })?.projection).toMatch(/^\+proj=lcc /);
     expect(of({ GTModelTypeGeoKey: 2, GeographicTypeGeoKey: 4326 })?.world.degrees).toBe(true);
   });
 

@@ -22,8 +22,10 @@ export interface Warning {
     | 'far-north-compass'
     | 'annual-change-large'
     | 'start-like-position'
+    | 'name-like-reference'
     | 'near-pole'
     | 'pace-length-odd'
+    | 'pace-disagrees'
     | 'misclosure-unexplained'
     | 'blunder-likely'
     | 'fix-disagrees';

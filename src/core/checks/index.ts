@@ -6,6 +6,7 @@ import { annualChangeLarge } from './header/annual-change-large';
 import { nearPole } from './header/near-pole';
 import { startLikePosition } from './header/start-like-position';
 import { misclosureUnexplained } from './legs/misclosure-unexplained';
+import { paceDisagrees } from './legs/pace-disagrees';
 import { paceLengthOdd } from './legs/pace-length-odd';
 import { angleOld } from './header/angle-old';
 import { backBearingOff } from './legs/back-bearing-off';
@@ -19,6 +20,7 @@ import { legShort } from './legs/leg-short';
 import { northContradicts } from './header/north-contradicts';
 import { modelOutsideWindow } from './header/model-outside-window';
 import { paceImplausible } from './legs/pace-implausible';
+import { nameLikeReference } from './legs/name-like-reference';
 import { sameLegTwice } from './legs/same-leg-twice';
 import { walkedBack } from './legs/walked-back';
 
@@ -44,9 +46,11 @@ const LINE_CHECKS: readonly Check[] = [
   walkedBack,
   groundWithoutPace,
   paceLengthOdd,
+  paceDisagrees,
   misclosureUnexplained,
   blunderLikely,
   fixDisagrees,
+  nameLikeReference,
 ];
 
 const order = ({ at }: Warning) => ('entry' in at ? at.entry : -1);

@@ -3,7 +3,7 @@ import type { CompassPoint } from '../units/angle';
 import type { North } from '../units/bearing';
 import type { Metres } from '../units/units';
 import { bearingDegrees, type BearingReading } from '../readings/bearing';
-import { writeDistance, type DistanceReading } from '../readings/distance';
+import { writeDistance, type CountReading, type DistanceReading } from '../readings/distance';
 import type { SlopeReading } from '../readings/slope';
 import { bearingText, isInPaces, lengthText, shownUnits, speedText } from '../units/shown';
 import type { LegReadings } from './reckoning';
@@ -39,6 +39,8 @@ const UNIT_WORDS = { paces: ['pace', 'paces'], steps: ['single step', 'single st
 
 /** A distance as it was counted. */
 export function distanceWords(reading: DistanceReading): string {
+  const { about, ...plain } = reading;
+  if (about) return `about ${distanceWords(plain)}`;
   if (reading.unit === 'paces' || reading.unit === 'steps') {
     const [one, many] = UNIT_WORDS[reading.unit];
     return plural(reading.value, one, many);
@@ -97,7 +99,11 @@ const lengthWords = (metres: Metres) =>
 
 /** A leg in words; `metres` is its horizontal length, if it is known. */
 export function describeLeg(
-  leg: LegReadings & { readonly time?: string; readonly note?: string },
+  leg: LegReadings & {
+    readonly counted?: CountReading;
+    readonly time?: string;
+    readonly note?: string;
+  },
   metres: Metres | null,
 ): string {
   // What was read is said; what it comes to only where that is another figure.
@@ -106,7 +112,9 @@ export function describeLeg(
   const direction = compassPointWords(nearestCompassPoint(bearingDegrees(leg.bearing)));
   return [
     `${bearingWords(leg.bearing)}, ${direction}`,
-    [distanceWords(leg.distance), length].filter(Boolean).join(', '),
+    [distanceWords(leg.distance), length, leg.counted && distanceWords(leg.counted)]
+      .filter(Boolean)
+      .join(', '),
     backBearingWords(leg),
     leg.ground && `on ${leg.ground}`,
     slopeWords(leg),

@@ -5,7 +5,7 @@ import { Cursor } from '../readings/cursor';
 import type { DistanceReading, LengthReading, LengthUnit } from '../readings/distance';
 import { readAmount } from '../readings/number';
 import { readNameUntil, readPosition } from '../readings/place/read-place';
-import type { Position } from '../readings/position';
+import type { TypedPlace } from '../readings/place/grid-reader';
 import { readBearing, takeCompassPoint } from '../readings/read-bearing';
 import { readDistance, readLength, readSpeedFigure } from '../readings/read-distance';
 import type { SlopeReading } from '../readings/slope';
@@ -77,8 +77,8 @@ export class LineCursor extends Cursor {
   }
 
   /** The place between two columns, in degrees or by a grid. */
-  place(from: number, to: number): Position {
-    return readPosition(new Cursor(this.text, to), from, true);
+  place(from: number, to: number): TypedPlace {
+    return readPosition(new Cursor(this.text, to), from);
   }
 
   slope(direction: 'up' | 'down'): SlopeReading {

@@ -19,7 +19,7 @@ const RESERVED: ReadonlySet<string> = new Set([
   ...'left right up down back bb on to for along magnetic mag true grid'.split(' '),
   ...'bearing brg azimuth az deg degree per spread mil gon grad'.split(' '),
   ...'at see from box passed out expect struck read aim pace landmark'.split(' '),
-  ...'cairn-back outing date start declination correction convergence show'.split(' '),
+  ...'cairn-back outing date declination correction convergence show'.split(' '),
 ]);
 
 /** True for a word that may be meant as a reading: no note without a `;` holds it. */
@@ -43,7 +43,9 @@ export function takeTrailingNote(cursor: Cursor): string | null {
   const each = words.split(/\s+/);
   const plain = each.every((word) => PLAIN_WORD.test(word) && !isReservedWord(bare(word)));
   const initial = each.length === 1 && words.length === 1;
-  if (words === '' || !plain || initial) return null;
+  // `start` alone may be where the leg leads; with more words it is what was seen.
+  const isStation = /^start$/i.test(words);
+  if (words === '' || !plain || initial || isStation) return null;
   if (looksMisspelt(bare(each[0] ?? ''))) return null;
   cursor.position = cursor.end;
   return words;
@@ -72,6 +74,7 @@ function takeNoteUntil(cursor: Cursor, end: number): string | null {
   const note = cursor.text.slice(cursor.position, end).trim();
   const [first = ''] = note.split(/[\s,]/);
   if (note === '' || OF_READINGS.test(note) || isReservedWord(bare(first))) return null;
+  if (/^start$/i.test(note)) return null;
   cursor.position = end;
   return note;
 }

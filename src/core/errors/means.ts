@@ -34,4 +34,6 @@ export interface Walked {
   readonly slopeTangent: number;
   /** How far its back bearing disagrees, where that is too much for two readings; else 0. */
   readonly ironDegrees: Degrees;
+  /** True where its length was estimated: it is half as sure. */
+  readonly isAbout: boolean;
 }

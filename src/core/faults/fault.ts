@@ -132,6 +132,7 @@ export type Fault =
   | { code: 'bad-projection'; definition: string }
   | { code: 'wrong-band'; band: string; latitude: number; nearest: string[] }
   | { code: 'no-grid-there' }
+  | { code: 'outside-grid'; grid: string; found: string }
   | { code: 'changed-elsewhere' }
   | { code: 'too-large'; most: number; unit: 'bytes' | 'lines' }
   | { code: 'schema'; message: string };

@@ -42,7 +42,7 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   correction: 'none, by-sum, compass-set, by-mark, left-out or magnetic-map',
   place:
     'a latitude and a longitude (54.2000 -63.5000 or 54°12’ N 63°30’ W), ' +
-    'UTM (20U 467383 6005890) or a grid square (20U MF 67382 05889)',
+    'UTM (20U 467383 6005890), a grid square (20U MF 67382 05889) or a national grid (SD 805 660)',
   north: 'magnetic, true or grid',
   pace: 'a length of a pace: 65 per 100 m, 1.54 m, 154 cm or 5 ft',
   aim: 'needle, landmark or sighted',
@@ -209,6 +209,8 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
     `them, as in 20U ${found}.`,
   'no-grid-there': () =>
     'UTM and its squares end at 80° south and 84° north: write the place in degrees.',
+  'outside-grid': ({ grid, found }) =>
+    `“${found}” isn’t in the country of the ${grid}. Look at its letters and figures again.`,
   'changed-elsewhere': () =>
     'This log was changed in another tab in the meantime. Look again, then repeat the change.',
   'too-large': ({ most, unit }) =>

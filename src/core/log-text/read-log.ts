@@ -8,7 +8,7 @@ import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
 import type { North } from '../units/bearing';
 import { fail, ok, type Result } from '../units/result';
-import { isHeadingLine } from './heading-line';
+import { NotebookPage } from './notebook-page';
 import { contextAfter, PLAIN_CONTEXT, readLine, type ReadLine } from './read-line';
 
 /** A log larger than this is refused, in bytes of UTF-8 or characters, whichever is known. */
@@ -113,10 +113,12 @@ export function readLines(
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
   if (lines.length > MOST_LINES) return tooLarge(MOST_LINES, 'lines', MOST_LINES + 1);
   const log = new LogCollector(blankOuting(id), compassNorth(methodOf(lines)));
-  for (const [index, written] of lines.entries()) {
+  const page = new NotebookPage();
+  for (const [index, row] of lines.entries()) {
     if (log.faults.length >= MOST_FAULTS) break;
-    const first = written.trimStart();
-    if (first === '' || first.startsWith('#') || isHeadingLine(first)) continue;
+    const first = row.trimStart();
+    const written = first === '' || first.startsWith('#') ? null : page.lineOf(row);
+    if (written === null) continue;
     const read = readLine(written, log.context, entries);
     if (read.ok) log.take(read.value, index + 1, written.length - first.length + 1);
     else log.fault(read.fault.fault, index + 1, read.fault.column);

@@ -5,7 +5,7 @@ import type { EarthModels } from '../north/earth-models';
 import { compassNorth } from '../north/outing-norths';
 import { solve } from '../survey/solve';
 import type { Solution } from '../survey/solution';
-import { isHeadingLine } from './heading-line';
+import { NotebookPage } from './notebook-page';
 import { contextAtEnd } from './interpret';
 import { contextAfter, readLine, type Repair } from './read-line';
 import { headerLine } from './write-log';
@@ -43,9 +43,11 @@ export function readMoreLines(
   const lineOfHeader = new Map<OnceOnly, number>();
   let header: Partial<Header> = {};
   let context = contextAtEnd(solution);
-  for (const [index, written] of text.split(/\r\n|\n|\r/).entries()) {
-    const trimmed = written.trim();
-    if (trimmed === '' || trimmed.startsWith('#') || isHeadingLine(trimmed)) continue;
+  const page = new NotebookPage();
+  for (const [index, row] of text.split(/\r\n|\n|\r/).entries()) {
+    const first = row.trim();
+    const trimmed = first === '' || first.startsWith('#') ? null : page.lineOf(row)?.trim();
+    if (!trimmed) continue;
     const read = readLine(trimmed, context);
     const about = { line: index + 1, text: trimmed };
     if (!read.ok) {

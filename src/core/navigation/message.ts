@@ -1,6 +1,7 @@
 import { positionOfStation } from '../survey/positions';
 import { stationName, type Solution } from '../survey/solution';
 import { bearingDigits } from '../units/angle';
+import type { Position } from '../readings/position';
 import type { Degrees } from '../units/units';
 import { placeOnMap, positionErrorEllipse } from './position-error';
 import {
@@ -40,12 +41,16 @@ function senderWords({ name, party, need }: Sender): { who: string; wants: strin
   return { who: given && `${given}. `, wants: wanted && ` Need: ${wanted}.` };
 }
 
+/** A place as the maps of its country have it; null where they have no grid of their own. */
+type ReferenceOf = (position: Position) => string | null;
+
 /** Where one is on the earth and how sure, in brackets; empty where that isn't known. */
-function whereWords(solution: Solution): string {
+function whereWords(solution: Solution, referenceOf: ReferenceOf): string {
   const place = positionOfStation(solution.places, solution.current);
   if (!place) return '';
   const { latitude, longitude } = place;
-  const at = `${latitude.toFixed(4)} ${longitude.toFixed(4)}`;
+  const degrees = `${latitude.toFixed(4)} ${longitude.toFixed(4)}`;
+  const at = [degrees, referenceOf(place)].filter(Boolean).join(', ');
   if (solution.current === 0) return ` (${at})`;
   const { semiMajorMetres } = placeOnMap(solution, solution.current);
   return ` (${at}, within ${uncertaintyText(semiMajorMetres)})`;
@@ -61,12 +66,17 @@ const bearingWords = (bearing: Degrees) =>
  * A message to send or read out: who, where and how sure, the way home, how sure, what is needed,
  * and when; plain letters, under 300 characters. `time` is the clock as the person reads it, HH:MM.
  */
-export function message(solution: Solution, time: string, sender: Sender = NO_SENDER): string {
+export function message(
+  solution: Solution,
+  time: string,
+  sender: Sender = NO_SENDER,
+  referenceOf: ReferenceOf = () => null,
+): string {
   const { current, legs, walkedMetres } = solution;
   const home = wayHome(solution);
   const at = shortened(stationName(solution, current), MOST_NAME_CHARACTERS);
   const to = shortened(stationName(solution, 0), MOST_NAME_CHARACTERS);
-  const where = whereWords(solution);
+  const where = whereWords(solution, referenceOf);
   const { who, wants } = senderWords(sender);
   if (isThere(home))
     return shortened(`${time} ${who}At ${to}${where}.${wants}`, MOST_CHARACTERS - 1);

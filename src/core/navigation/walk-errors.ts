@@ -27,6 +27,7 @@ export const walkedBy = (means: Means): Walked => ({
   finenessDegrees: 1,
   slopeTangent: 0,
   ironDegrees: 0,
+  isAbout: false,
 });
 
 /** The errors of a walk; without means, by those of the walk home. */

@@ -2,7 +2,9 @@ import { forward, toPoint } from 'mgrs';
 import proj4 from 'proj4';
 import type { Fault } from '../faults/fault';
 import type { Position } from '../readings/position';
+import type { TypedPlace } from '../readings/place/grid-reader';
 import { fail, ok, type Result } from '../units/result';
+import { readNationalText } from './national-text';
 import { utmBand, utmZone } from './utm-zone';
 
 const UTM = new RegExp(
@@ -48,7 +50,7 @@ function settled(latitude: number, longitude: number, zone: number): Position {
 /** How far a place may be over the edge of its band: the letter is often read off a margin. */
 const BAND_SLACK = 0.5;
 
-function readUtm(found: RegExpExecArray): Result<Position, Fault> {
+function readUtm(found: RegExpExecArray): Result<TypedPlace, Fault> {
   const [, zoneText = '', letters = '', eastText = '', northText = ''] = found;
   const [zone, east, north] = [Number(zoneText), Number(eastText), Number(northText)];
   if (zone < 1 || zone > 60) return outOfRange('zone', zoneText, 1, 60);
@@ -63,7 +65,7 @@ function readUtm(found: RegExpExecArray): Result<Position, Fault> {
   const near =
     band === null ||
     [-BAND_SLACK, 0, BAND_SLACK].some((slack) => utmBand(latitude + slack) === band);
-  if (at !== null && near) return ok(position);
+  if (at !== null && near) return ok({ position, withinMetres: 1 });
   if (at === null) return fail({ code: 'no-grid-there' });
   // The letter S is a band of the north to some and the word south to others: neither is guessed.
   const [, otherLatitude = NaN] = grid(zone, !south).inverse([east, north]);
@@ -75,8 +77,10 @@ function readUtm(found: RegExpExecArray): Result<Position, Fault> {
 
 /** Fewer digits are a square of 10 km or more: no place to walk from. */
 const FEWEST_DIGITS = 4;
+/** Of each axis: a square of 1 m. */
+const MOST_DIGITS = 5;
 
-function readSquare(text: string, found: RegExpExecArray): Result<Position, Fault> {
+function readSquare(text: string, found: RegExpExecArray): Result<TypedPlace, Fault> {
   const [, zoneText = '', , , digits = ''] = found;
   const zone = Number(zoneText);
   if (zone < 1 || zone > 60) return outOfRange('zone', zoneText, 1, 60);
@@ -85,14 +89,15 @@ function readSquare(text: string, found: RegExpExecArray): Result<Position, Faul
     found: text.slice(0, 60),
     expected: 'place',
   });
-  if (digits.length % 2 !== 0 || digits.length < FEWEST_DIGITS || digits.length > 10) {
+  if (digits.length % 2 !== 0 || digits.length < FEWEST_DIGITS || digits.length > 2 * MOST_DIGITS) {
     return unreadable;
   }
   try {
     const [longitude, latitude] = toPoint(text);
     const position = settled(latitude, longitude, zone);
     const isPlace = Number.isFinite(latitude) && Number.isFinite(longitude);
-    return isPlace && utmBand(position.latitude) !== null ? ok(position) : unreadable;
+    if (!isPlace || utmBand(position.latitude) === null) return unreadable;
+    return ok({ position, withinMetres: 10 ** (MOST_DIGITS - digits.length / 2) });
   } catch {
     // The package throws strings for letters that no square has.
     return unreadable;
@@ -100,15 +105,15 @@ function readSquare(text: string, found: RegExpExecArray): Result<Position, Faul
 }
 
 /**
- * A place by UTM (`20U 467383 6005890`, `20 north …`) or by a square of it (`20UMF6738205889`);
- * null when it looks like neither.
+ * A place by UTM (`20U 467383 6005890`, `20 north …`), by a square of it (`20UMF6738205889`), or by
+ * a national grid (`SD 805 660`); null when it looks like none.
  */
-export function readGridText(text: string): Result<Position, Fault> | null {
+export function readGridText(text: string): Result<TypedPlace, Fault> | null {
   const utm = UTM.exec(text.trim());
   if (utm) return readUtm(utm);
   const packed = text.replace(/\s+/g, '').toUpperCase();
   const square = SQUARE.exec(packed);
-  return square ? readSquare(packed, square) : null;
+  return square ? readSquare(packed, square) : readNationalText(text);
 }
 
 /** A position in UTM to the metre; null beyond 80 S and 84 N. */

@@ -23,8 +23,15 @@ export const LENGTH_UNITS = [
 ] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
+/** True for a distance that was estimated: `about 50m`, `~50m`. */
+const isAbout = z.optional(z.literal(true));
+
 /** A count or a length. */
-const lengthReading = openObject({ unit: z.enum(LENGTH_UNITS), value: positiveAmount });
+const lengthReading = openObject({
+  unit: z.enum(LENGTH_UNITS),
+  value: positiveAmount,
+  about: isAbout,
+});
 export type LengthReading = z.infer<typeof lengthReading>;
 
 /** A distance as it was read: a count, a length, or minutes at a speed. */
@@ -34,12 +41,21 @@ export const distanceReading = z.discriminatedUnion('unit', [
     unit: z.literal('minutes'),
     value: positiveAmount,
     kilometresPerHour: positiveAmount,
+    about: isAbout,
   }),
 ]);
 export type DistanceReading = z.infer<typeof distanceReading>;
 
+/** A count of paces or of single steps. */
+export const countReading = openObject({
+  unit: z.enum(['paces', 'steps']),
+  value: positiveAmount,
+  about: isAbout,
+});
+export type CountReading = z.infer<typeof countReading>;
+
 /** True for a length that was counted: it needs a pace to be metres. */
-export const isCount = (reading: DistanceReading): reading is LengthReading =>
+export const isCount = (reading: DistanceReading): reading is CountReading =>
   reading.unit === 'paces' || reading.unit === 'steps';
 
 /** Metres along the ground; NaN for a count of paces where no pace length is known. */
@@ -85,7 +101,10 @@ const UNIT_TEXT: Readonly<Record<LengthUnit, string>> = {
 };
 
 /** A distance as written in a log. */
-export const writeDistance = (reading: DistanceReading): string =>
-  reading.unit === 'minutes'
-    ? `${plainDecimal(reading.value)}min@${plainDecimal(reading.kilometresPerHour)}kmh`
-    : plainDecimal(reading.value) + UNIT_TEXT[reading.unit];
+export function writeDistance(reading: DistanceReading): string {
+  const about = reading.about ? '~' : '';
+  const value = about + plainDecimal(reading.value);
+  return reading.unit === 'minutes'
+    ? `${value}min@${plainDecimal(reading.kilometresPerHour)}kmh`
+    : value + UNIT_TEXT[reading.unit];
+}

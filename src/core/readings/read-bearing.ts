@@ -3,6 +3,7 @@ import {
   COMPASS_POINTS,
   compassPointBearing,
   compassPointTolerance,
+  normalised,
   signedDifference,
   type CompassPoint,
 } from '../units/angle';
@@ -87,6 +88,21 @@ export function readBearing(
   if (!wind) return cursor.expected(expected, undefined, start);
   return { unit: 'wind', wind, north: readNorth(cursor, read) };
 }
+
+const BY = /\s+by\s+(?=[nesw])/iy;
+
+/** `east by southeast`: the point midway between two of eight that are side by side. */
+function pointBetween(cursor: Cursor, point: CompassPoint): CompassPoint {
+  const start = cursor.position;
+  const other = cursor.take(BY) && takeCompassPoint(cursor);
+  const turn = other ? signedDifference(compassPointBearing(point), compassPointBearing(other)) : 0;
+  const between = normalised(compassPointBearing(point) + turn / 2);
+  const found = COMPASS_POINTS.find((each) => compassPointBearing(each) === between);
+  if (Math.abs(turn) === EIGHTH && found) return found;
+  cursor.position = start;
+  return point;
+}
+const EIGHTH: Degrees = 45;
 
 /** The letters of a compass point that is written here in letters or in words. */
 function takeLetters(cursor: Cursor): string | undefined {
@@ -176,7 +192,8 @@ function readNumberBearing(cursor: Cursor, read: North, expected: Expected): Bea
     if (!cursor.atEnd && !signed && !cursor.sees(BOUNDARY)) cursor.expected(expected);
     return { unit, value, north: before };
   }
-  const point = compassPoint(letters);
+  const written = compassPoint(letters);
+  const point = written && pointBetween(cursor, written);
   if (!point) {
     cursor.position = wordAt;
     cursor.skipSpace();

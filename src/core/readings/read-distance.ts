@@ -45,6 +45,8 @@ const SMALLER: Partial<Record<WrittenUnit, Partial<Record<WrittenUnit, number>>>
   hours: { minutes: 60 },
 };
 
+/** Before a distance that was estimated and not counted. */
+const ABOUT = /(?:~|≈|(?:about|approx(?:imately)?|around|roughly|circa|ca)(?![a-z])\.?)\s*/iy;
 const LETTERS = /[a-z]+/iy;
 /** Two words for one unit: a double pace is a pace, a single pace is a step. */
 const DOUBLE_OR_SINGLE = /(double|dbl|single)s?[\s-]+(?:paces?|steps?|pcs?)(?![a-z])\.?/iy;
@@ -59,30 +61,32 @@ const BOUNDARY = /[\s>@,;:()[\]–—→-]|$/y;
 /**
  * A distance: `65p`, `130s`, `100m`, `0.5km`, `328ft`, `109yd`, `0.3mi`, `5.5ch`,
  * `550lk`, `4min@3kmh`, the unit apart or in full, two units of one kind (`25 ft 6 in`); a
- * number alone is paces.
+ * number alone is paces. `about` or `~` before it says that it was estimated.
  */
 export function readDistance(cursor: Cursor): DistanceReading {
+  const about = cursor.take(ABOUT) ? { about: true as const } : {};
   const start = cursor.position;
   const { value, unit } = readSum(cursor);
   cursor.inRange(value, 'distance', ABOVE_ZERO, LARGEST_READING, start);
   if (unit === 'inches') return cursor.expected('distance-unit', undefined, start);
-  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD };
-  if (unit !== 'minutes' && unit !== 'hours') return { unit: unit ?? 'paces', value };
+  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD, ...about };
+  if (unit !== 'minutes' && unit !== 'hours') return { unit: unit ?? 'paces', value, ...about };
   const kilometresPerHour = readSpeed(cursor);
   const minutes = unit === 'hours' ? roundedReading(value * 60) : value;
-  return { unit: 'minutes', value: minutes, kilometresPerHour };
+  return { unit: 'minutes', value: minutes, kilometresPerHour, ...about };
 }
 
 /** A count or a length, or 0; a bare number is in the unit given. */
 export function readLength(cursor: Cursor, bare: LengthUnit): LengthReading {
+  const about = cursor.take(ABOUT) ? { about: true as const } : {};
   const start = cursor.position;
   const { value, unit } = readSum(cursor);
   cursor.inRange(value, 'distance', 0, LARGEST_READING, start);
   if (unit === 'minutes' || unit === 'hours' || unit === 'inches') {
     return cursor.expected('distance-unit', undefined, start);
   }
-  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD };
-  return { unit: unit ?? bare, value };
+  if (unit === 'beads') return { unit: 'metres', value: value * METRES_PER_BEAD, ...about };
+  return { unit: unit ?? bare, value, ...about };
 }
 
 /** A number with its unit, and a second one in a smaller unit added to it. */

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { nationalReference } from '../../core/place/national-text';
 import { ok } from '../../core/units/result';
 import type { AreaFormat } from './area-format';
 import { areaPoints } from './area-points';
@@ -24,6 +25,7 @@ export const areaCsv: AreaFormat = {
         azimuth: rounded(ellipse.azimuthDegrees, 1),
         latitude: position ? rounded(position.latitude, 9) : '',
         longitude: position ? rounded(position.longitude, 9) : '',
+        reference: (position && nationalReference(position)) ?? '',
         method: survey.method,
       }),
     );

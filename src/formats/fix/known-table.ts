@@ -1,7 +1,8 @@
 import type { Fault } from '../../core/faults/fault';
 import { faultMessage } from '../../core/faults/messages';
 import type { KnownPlace } from '../../core/model/known-place';
-import { readTypedPlace, type TypedPlace } from '../../core/place/short-reference';
+import type { TypedPlace } from '../../core/readings/place/grid-reader';
+import { readTypedPlace } from '../../core/place/short-reference';
 import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import { plainName } from '../import/tracks';

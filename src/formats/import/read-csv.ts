@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { faultMessage } from '../../core/faults/messages';
 import { readLines } from '../../core/log-text/read-log';
-import { isHeadingLine } from '../../core/log-text/heading-line';
+import { isHeadingLine } from '../../core/log-text/notebook-page';
 import type { Outing } from '../../core/model/outing';
 import { writeStationName } from '../../core/readings/name';
 import { fail, ok, type Result } from '../../core/units/result';

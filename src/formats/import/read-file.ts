@@ -1,5 +1,5 @@
 import type { Entry } from '../../core/entries/entry';
-import { isHeadingLine } from '../../core/log-text/heading-line';
+import { isHeadingLine } from '../../core/log-text/notebook-page';
 import { readLine } from '../../core/log-text/read-line';
 import { locate, readLines } from '../../core/log-text/read-log';
 import { logsIn } from '../../core/log-text/split-logs';

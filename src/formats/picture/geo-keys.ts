@@ -1,3 +1,4 @@
+import { NATIONAL_GRIDS } from '../../core/place/national-grids';
 import type { World } from './world-file';
 
 /** The tags of a GeoTIFF that tell where it is, by the names of OGC 19-008r4. */
@@ -32,7 +33,7 @@ const LIKE_WGS84: ReadonlySet<number> = new Set([
 ]);
 const WGS84_UTM = { north: 32_600, south: 32_700, zones: 60 } as const;
 
-/** The definition of a projected system by its EPSG number: the UTM zones of WGS 84. */
+/** The definition of a projected system by its EPSG number: UTM of WGS 84, or a national grid. */
 function projectionOf(code: number | undefined): string | null {
   if (code === undefined) return null;
   for (const [side, words] of [
@@ -44,7 +45,7 @@ function projectionOf(code: number | undefined): string | null {
       return `+proj=utm +zone=${zone}${words} +datum=WGS84`;
     }
   }
-  return null;
+  return NATIONAL_GRIDS.find(({ epsg }) => epsg === code)?.definition ?? null;
 }
 
 /** The affine map of the tags, at the corner or the middle of the first pixel as they say. */

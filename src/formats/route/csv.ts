@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { writeRouteText } from '../../core/log-text/route/route-text';
 import type { Plan } from '../../core/navigation/route/plan';
+import { nationalReference } from '../../core/place/national-text';
 import { visibleText } from '../../core/units/visible';
 import type { RouteFormat } from './route-format';
 
@@ -13,6 +14,7 @@ const COLUMNS = [
   'name',
   'latitude',
   'longitude',
+  'reference',
   'true',
   'grid',
   'magnetic',
@@ -63,6 +65,7 @@ export const routeCsv: RouteFormat = {
           name: visibleText(name),
           latitude: rounded(latitude, 9),
           longitude: rounded(longitude, 9),
+          reference: nationalReference({ latitude, longitude }) ?? '',
           ...(leg && {
             true: rounded(leg.bearing.true, 3),
             grid: rounded(leg.bearing.grid, 3),

@@ -68,6 +68,8 @@ export function componentTheme(name: Theme, motion: boolean): ThemeConfig {
     },
     components: {
       Tabs: { itemSelectedColor: colour.ink, inkBarColor: colour.ink },
+      // Its own grey is made from the ink, and too dark for the ink on it.
+      Select: { optionSelectedBg: colour.ink, optionSelectedColor: colour.onInk },
       Button: {
         // The dark algorithm would dim the seed colour and lose the contrast.
         colorPrimary: colour.ink,

@@ -8,9 +8,11 @@ import {
   type ShownUnits,
 } from '@/core/units/shown';
 import { keepChoice } from '@/store/keep-choice';
-import { keptObject, onKept } from '@/store/kept-choice';
+import { keptChoice, keptObject, onKept } from '@/store/kept-choice';
 
 const UNITS_KEY = 'cairn-units';
+/** The grid that places are shown in: `utm`, the name of one, or nothing for the national one. */
+export const GRID_KEY = 'cairn-grid';
 
 /** What the person chose on this device, which another version may have written. */
 function chosen(): ShownUnits {
@@ -42,6 +44,14 @@ export async function chooseUnits(units: Partial<ShownUnits>): Promise<void> {
   await keepChoice(UNITS_KEY, JSON.stringify(next));
   if (wanted === next) wanted = null;
 }
+
+/** The grid that places are shown in. */
+export const useGrid = (): string =>
+  useSyncExternalStore(
+    (listener) => onKept((key) => key === GRID_KEY && listener()),
+    () => keptChoice(GRID_KEY) ?? 'national',
+    () => 'national',
+  );
 
 /** The units that figures are shown in. Told to the texts before anything below is drawn. */
 export function useUnits(): ShownUnits {

@@ -1,6 +1,8 @@
 'use client';
 import type { BearingSystem, LengthSystem } from '@/core/units/shown';
-import { chooseUnits, useUnits } from './chosen-units';
+import { NATIONAL_GRIDS } from '@/core/place/national-grids';
+import { keepChoice } from '@/store/keep-choice';
+import { chooseUnits, GRID_KEY, useGrid, useUnits } from './chosen-units';
 import styles from './units-choice.module.css';
 
 const LENGTHS: Readonly<Record<LengthSystem, string>> = {
@@ -12,6 +14,14 @@ const BEARINGS: Readonly<Record<BearingSystem, string>> = {
   degrees: 'degrees: 228°',
   mils: 'mils: 4053',
   quadrants: 'quadrants: S48°W',
+};
+
+/** Stands for no choice: each place by its own country's grid. */
+const NATIONAL = 'national';
+const GRIDS: Readonly<Record<string, string>> = {
+  [NATIONAL]: 'the national grid, else degrees and UTM',
+  utm: 'UTM and its squares',
+  ...Object.fromEntries(NATIONAL_GRIDS.map(({ id, name }) => [id, name])),
 };
 
 interface Props<Value extends string> {
@@ -40,6 +50,7 @@ function Choice<Value extends string>({ label, names, value, onChoose }: Props<V
 /** In which units figures are shown. A log keeps what was written in it. */
 export function UnitsChoice() {
   const { lengths, bearings } = useUnits();
+  const grid = useGrid();
   return (
     <div className={styles.units} role="group" aria-label="Units of figures">
       <Choice
@@ -53,6 +64,12 @@ export function UnitsChoice() {
         names={BEARINGS}
         value={bearings}
         onChoose={(value) => chooseUnits({ bearings: value })}
+      />
+      <Choice
+        label="Places in"
+        names={GRIDS}
+        value={grid}
+        onChoose={(value) => void keepChoice(GRID_KEY, value === NATIONAL ? null : value)}
       />
     </div>
   );

@@ -1,6 +1,6 @@
 import { Form, Select } from 'antd';
 import { useState } from 'react';
-import { decimalDegrees } from '@/core/readings/place/degrees-text';
+import { shownPlace } from '@/views/shared/fields/grid-choice';
 import { areaStationOf } from '@/core/survey/party/area-members';
 import type { Survey } from '@/core/survey/party/survey';
 import { visibleText } from '@/core/units/visible';
@@ -74,7 +74,7 @@ function KnownList({ open: { area, actions } }: { open: OpenArea }) {
       {(area.known ?? []).map(({ station, position }, index) => (
         <li key={index} className={styles.member}>
           <span className={styles.grow}>
-            {WORDS.knownAt(visibleText(station), decimalDegrees(position))}
+            {WORDS.knownAt(visibleText(station), shownPlace(position))}
           </span>
           <PressButton look="plain" onClick={() => remove(index)}>
             {WORDS.knownRemove}

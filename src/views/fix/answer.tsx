@@ -7,6 +7,7 @@ import { logLinesOf } from '@/core/navigation/fix/log-fix-lines';
 import type { KnownPlace } from '@/core/model/known-place';
 import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { placeTexts } from '@/core/place/place-text';
+import { lengthText } from '@/core/units/shown';
 import { roundedPosition } from '@/core/readings/position';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingText } from '@/core/units/shown';
@@ -185,10 +186,10 @@ function Notations({ position }: { position: Parameters<typeof placeTexts>[0] })
     <details className={styles.details}>
       <summary>{WORDS.notations}</summary>
       <dl className={styles.notations}>
-        {placeTexts(position).map(({ name, text }) => (
+        {placeTexts(position).map(({ name, text, withinMetres }) => (
           <div key={name}>
             <dt>{name}</dt>
-            <dd>{visibleText(text)}</dd>
+            <dd>{visibleText(withinMetres ? `${text} (±${lengthText(withinMetres)})` : text)}</dd>
           </div>
         ))}
       </dl>

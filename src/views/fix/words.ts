@@ -1,15 +1,16 @@
-import { digitsWorth, shortReference, squareOf } from '@/core/place/short-reference';
+import { digitsWorth } from '@/core/place/short-reference';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import type { Position } from '@/core/readings/position';
 import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import type { Degrees, Metres } from '@/core/units/units';
+import { shownReference, shownSquare } from '@/views/shared/fields/grid-choice';
 
 /** The words of the fix view. */
 
 /** A place as one would look for it on a map: its digits in the square, or degrees off the grid. */
 const placeWords = (position: Position, withinMetres: Metres): string =>
-  shortReference(position, digitsWorth(withinMetres)) ?? decimalDegrees(position);
+  shownReference(position, digitsWorth(withinMetres)) ?? decimalDegrees(position);
 
 /** With its sign; what rounds to nothing has none. */
 function signed(degrees: Degrees): string {
@@ -58,7 +59,7 @@ export const WORDS = {
     within: `${uncertaintyText(within)} (95 %)`,
     between: ' of ',
     place: placeWords(position, within),
-    square: squareOf(position),
+    square: shownSquare(position),
   }),
   cut: (degrees: Degrees) => `Lines cross at ${Math.round(degrees)}° at best.`,
   residual: (degrees: Degrees) => `${signed(degrees)} off`,
@@ -112,7 +113,7 @@ export const PLACES_WORDS = {
   name: 'Name',
   where: 'Grid reference or position',
   square: 'Square for short references',
-  squareHint: 'as in 20U MF',
+  squareHint: 'as in 20U MF, SD, or a grid by name: LV95',
   help:
     'As on the map: 674 058 in the square beside, 20U MF 674 058, UTM, or degrees. A line: ' +
     'one position on each row.',

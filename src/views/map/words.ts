@@ -26,7 +26,7 @@ export const WORDS = {
   camera: 'Use the camera',
   blank: 'No picture? A sheet with the grid alone',
   blankAround: 'Around which place?',
-  blankHelp: 'Degrees, UTM or a grid square',
+  blankHelp: 'Degrees, UTM, a grid square or a national grid reference',
   blankMake: 'Make the sheet',
   demo: 'Add the demo map',
   noDemo: 'The demo could not be loaded: it needs the network once.',
@@ -110,7 +110,7 @@ export const WORDS = {
   residual: (metres: Metres) => fineLengthText(metres),
   magnifier: 'Magnifier: drag, or use the arrow keys',
   projection: 'Grid of the map, if it isn’t UTM',
-  projectionHelp: '+proj=utm +zone=20 +datum=WGS84',
+  projectionHelp: 'A national grid (british, irish, lv95 …), or a projection: +proj=utm +zone=20',
   save: 'Save',
   // Measure.
   measureHow: 'Tap where from, then where to.',

@@ -1,4 +1,5 @@
 import type { PlannedLeg, Route, RoutePoint } from '@/core/model/route';
+import { nationalGrid } from '@/core/place/national-grids';
 import type { Position } from '@/core/readings/position';
 
 /** A leg with what is undefined left out, so that an empty plan leaves no key behind. */
@@ -28,6 +29,13 @@ export const withPoint = (route: Route, number: number, point: RoutePoint): Rout
     index === number ? { ...point, ...(each.leg && { leg: each.leg }) } : each,
   ),
 });
+
+/** The route with the grid that its places are read in, where it has none of its own yet. */
+export function withGrid(route: Route, name: string | undefined): Route {
+  const grid = name === undefined || route.convergence ? null : nationalGrid(name);
+  if (!grid) return route;
+  return { ...route, convergence: { source: 'projection', definition: grid.definition } };
+}
 
 /** The route with a point more, after the one of that number; -1 puts it first. */
 export const withPointAfter = (route: Route, number: number, point: RoutePoint): Route => ({

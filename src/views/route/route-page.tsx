@@ -18,7 +18,7 @@ import { HeightsForm } from './forms/heights-form';
 import { LegForm } from './forms/leg-form';
 import { PointForm } from './forms/point-form';
 import { TextForm } from './forms/text-form';
-import { withLeg, withPoint, withPointAfter } from './route-changes';
+import { withGrid, withLeg, withPoint, withPointAfter } from './route-changes';
 import { RouteDrawing } from './route-drawing';
 import { RouteTools } from './route-tools';
 import styles from './route.module.css';
@@ -196,8 +196,10 @@ function OneRoom({ open, room, chosen, after, onAdded }: RoomsProps) {
           key={`after ${after} ${route.id}`}
           from={route.points[last] ?? null}
           edited={null}
-          onSave={async (point) => {
-            const outcome = await actions.change((each) => withPointAfter(each, last, point));
+          onSave={async (point, grid) => {
+            const outcome = await actions.change((each) =>
+              withGrid(withPointAfter(each, last, point), grid),
+            );
             if (after !== null) onAdded();
             return outcome.kind === 'saved';
           }}

@@ -142,7 +142,8 @@ export const WORDS = {
     'model (for the day and the place), or as the map says: 19.1 W in 2019 change 6’ E a year',
   method: 'Declination method',
   grid: 'Grid of the map',
-  gridHelp: 'UTM; else “proj +proj=…” or the convergence as in 1.2 E',
+  gridHelp:
+    'utm, a national grid (british, irish, lv95 …), “proj +proj=…”, or the convergence: 1.2 E',
   show: 'Bearings to set',
   pacesField: 'Paces, one ground on each row',
   pacesHelp: '65 per 100 m; bog 78 per 100 m',

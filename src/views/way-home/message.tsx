@@ -1,8 +1,9 @@
 'use client';
 import { Button, Input } from 'antd';
 import dayjs from 'dayjs';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { message } from '@/core/navigation/message';
+import type { Position } from '@/core/readings/position';
 import type { Solution } from '@/core/survey/solution';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
@@ -16,7 +17,7 @@ export function Message({ solution }: { solution: Solution }) {
   const [status, setStatus] = useState('');
   const [time] = useState(() => dayjs().format('HH:mm'));
   const [sender, setSender] = useSender();
-  const text = message(solution, time, sender);
+  const text = message(solution, time, sender, useReferences());
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(text);
@@ -58,4 +59,19 @@ export function Message({ solution }: { solution: Solution }) {
       </div>
     </Section>
   );
+}
+
+/** How the maps of a country have a place; the projections come a moment after the page. */
+function useReferences(): (position: Position) => string | null {
+  const [referenceOf, setReferenceOf] = useState(
+    () =>
+      (_position: Position): string | null =>
+        null,
+  );
+  useEffect(() => {
+    void import('@/core/place/national-text').then(({ nationalReference }) =>
+      setReferenceOf(() => nationalReference),
+    );
+  }, []);
+  return referenceOf;
 }

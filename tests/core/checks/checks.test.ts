@@ -47,9 +47,20 @@ describe('the checks of an outing, on both sides of their limits', () => {
     // An annual change in degrees that was meant in minutes.
     ["date 2010-07-01\ndeclination 2°18' W in 2009-07 change 0.5 E a year", []],
     ["date 2010-07-01\ndeclination 2°18' W in 2009-07 change 9 E a year", ['annual-change-large']],
+    // A count beside a length: 65 paces are 100 m by the pace; 3 sigma of it are 19 %.
+    ['pace 65 per 100 m\n220 65p 100m', []],
+    ['pace 65 per 100 m\n220 75p 100m', []],
+    ['pace 65 per 100 m\n220 79p 100m', ['pace-disagrees']],
+    ['pace 65 per 100 m\n220 130s 100m', []],
+    ['pace 65 per 100 m\n220 65s 100m', ['pace-disagrees']],
     // A start that is called by its position.
     ['start Dock 2', []],
     ['start 54.2 -63.5', ['start-like-position']],
+    ['start SD 805 660', ['start-like-position']],
+    ['start LV95 2643013 1161124', ['start-like-position']],
+    ['start Hut 12', []],
+    ['000 100m > SD 805 660', ['name-like-reference']],
+    ['000 100m > Gauge 12', []],
     ["start 54°12' N 63°30' W", ['start-like-position']],
     // A loop that its errors explain, and one with a leg turned round.
     ['pace 1.54 m\n000 130p > A\n090 130p\n180 130p\n270 128p > Start', []],

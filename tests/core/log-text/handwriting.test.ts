@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { ENTRY_KINDS } from '@/core/entries/entry';
+import { ENTRY_KINDS, writeEntry } from '@/core/entries/entry';
 import { isReservedWord } from '@/core/entries/trailing-note';
 import { HEADER_LINES } from '@/core/log-text/header-lines';
 import { interpretLine } from '@/core/log-text/interpret';
@@ -145,6 +145,53 @@ describe('names of stations', () => {
   });
 });
 
+describe('a page of a notebook', () => {
+  const page = (rows: string[]) => {
+    const read = readLines(rows.join('\n'), 'page');
+    if (!read.ok) return read.fault.map(({ line, column }) => `${line}:${column}`);
+    return read.value.outing.entries.map((entry) => writeEntry(entry, 'magnetic').trim());
+  };
+  const LEGS = ['220 65p ; burnt snag', '350 130p > Gauge 1', '080 131p rough ; wet, birch'];
+
+  it.each([
+    [
+      'a heading, numbers and bars',
+      ['No. | Bearing | Paces | Notes', '----|---|---|---', '1 | 220 | 65 | burnt snag'],
+    ],
+    [
+      'bars around it',
+      ['| # | bearing | count |', '|---|---|---|', '| 1. | 220 | 65 | burnt snag |'],
+    ],
+    ['bars, and no heading', ['1 | 220 | 65 | burnt snag']],
+    ['bars, and no numbers', ['220 | 65 | burnt snag']],
+    ['tabs', ['1\t220\t65\tburnt snag']],
+    ['a heading and numbers with a comma', ['No  Bearing  Paces', '1, 220 65 burnt snag']],
+    ['a heading and bare numbers', ['Leg Bearing Paces', '1 220 65 burnt snag']],
+    ['numbers with a dot', ['1. 220 65 burnt snag']],
+  ])('with %s', (_name, rows) => expect(page(rows)).toEqual([LEGS[0]]));
+
+  it('whole, with what hangs on a leg, is the same as the log', () => {
+    const rows = [
+      'No | Bearing | Paces | Remarks',
+      '1 | 220 | 65 | burnt snag',
+      '2 | 350 | 130 | > Gauge 1',
+      '3 | 080 | 131 | rough | wet | birch',
+    ];
+    expect(page(rows)).toEqual(LEGS);
+    const more = readMoreLines(rows.join('\n'), solution, null);
+    expect(more.lines.map(({ fault }) => fault)).toEqual([null, null, null]);
+    // In the log that goes on the station is called as it is there.
+    expect(more.lines.map(({ written }) => written)).toEqual(LEGS);
+  });
+
+  it('tells a fault in its own column, and takes no figure for a number of a row', () => {
+    expect(page(['No | Bearing | Paces', '1 | 420 | 65'])).toEqual(['2:5']);
+    // Without a heading or bars the first figure is the bearing.
+    expect(page(['1 220 65'])).toEqual(['1:7']);
+    expect(page(['220 65', '---'])).toEqual(['220 65p']);
+  });
+});
+
 describe('words that are no note without a semicolon', () => {
   it('are every keyword of the log', () => {
     const keywords = [...ENTRY_KINDS, ...HEADER_LINES].map(({ keyword }) => keyword ?? 'leg');
@@ -160,6 +207,8 @@ describe('words that are no note without a semicolon', () => {
         'compass',
         'home',
         'by',
+        // A note may begin with it, `start of the burn`; alone it is asked about.
+        'start',
         'follows',
         'adjust',
         'errors',

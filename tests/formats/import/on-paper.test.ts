@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { writeEntry } from '@/core/entries/entry';
-import { isHeadingLine } from '@/core/log-text/heading-line';
+import { isHeadingLine } from '@/core/log-text/notebook-page';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { readFile, readText } from '@/formats/import/read-file';
 import { choices, contents, sentences } from '../../support/files';

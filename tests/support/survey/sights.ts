@@ -9,6 +9,7 @@ const WALKED: Walked = {
   finenessDegrees: 1,
   slopeTangent: 0,
   ironDegrees: 0,
+  isAbout: false,
 };
 
 export const markAt = (

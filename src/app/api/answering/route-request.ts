@@ -4,6 +4,7 @@ import { expectedText, faultMessage } from '@/core/faults/messages';
 import { readRouteText } from '@/core/log-text/route/route-text';
 import { isProjection } from '@/core/model/header';
 import type { Route } from '@/core/model/route';
+import { nationalGrid } from '@/core/place/national-grids';
 import { readPlace } from '@/core/place/place-text';
 import { isCalendarDay } from '@/core/readings/calendar';
 import { isStationName } from '@/core/readings/name';
@@ -60,15 +61,15 @@ function headLine(line: string, path: string): Route {
   throw new Refused(400, { message: faultMessage(fault), path, expected: expectedText(fault) });
 }
 
-/** The grid of the map: UTM, or a projection by its definition. */
+/** The grid of the map: UTM, a national one by its name, or a projection by its definition. */
 function gridOf(grid: string): Route['convergence'] {
   if (/^utm$/i.test(grid.trim())) return { source: 'model' };
-  const definition = grid.trim().replace(/\s+/g, ' ');
+  const definition = nationalGrid(grid)?.definition ?? grid.trim().replace(/\s+/g, ' ');
   if (isProjection(definition)) return { source: 'projection', definition };
   throw new Refused(400, {
     message: `Can’t use “${grid.slice(0, 40)}” as a grid.`,
     path: 'grid',
-    expected: 'utm, or a projection: +proj=…',
+    expected: 'utm, a national grid (british, irish, lv95 …), or a projection: +proj=…',
   });
 }
 

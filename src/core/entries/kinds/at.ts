@@ -13,7 +13,11 @@ import type { LineCursor } from '../line-cursor';
 
 const metres = numberUpTo(LARGEST_READING);
 /** A count or a length that may be 0: a thing right where the leg began. */
-const length = openObject({ unit: z.enum(LENGTH_UNITS), value: metres });
+const length = openObject({
+  unit: z.enum(LENGTH_UNITS),
+  value: metres,
+  about: z.optional(z.literal(true)),
+});
 
 const schema = openObject({
   kind: z.literal('at'),
@@ -21,6 +25,8 @@ const schema = openObject({
   metres: z.optional(metres),
   along: z.optional(length),
   side: z.optional(sideSchema),
+  /** On both sides of the line, and not on it alone. */
+  bothSides: z.optional(z.literal(true)),
   /** How far to the side, likewise. */
   sideMetres: z.optional(metres),
   aside: z.optional(length),
@@ -42,8 +48,8 @@ export const asideOf = ({
   side === undefined ? null : (aside ?? { unit: 'metres', value: sideMetres });
 
 /**
- * `at DISTANCE [left [DISTANCE] | right [DISTANCE]] [KIND] ; what`: a feature seen on the last leg,
- * how far along it, and on which side.
+ * `at DISTANCE [left [DISTANCE] | right [DISTANCE] | both sides] [KIND] ; what`: a feature seen on
+ * the last leg, how far along it, and on which side.
  */
 export const atKind = entryKind(schema)({
   keyword: 'at',
@@ -52,11 +58,12 @@ export const atKind = entryKind(schema)({
     const distance = cursor.position;
     const at: Omit<Feature, 'what'> = { kind: 'at' };
     const along = cursor.length(bareUnit);
-    Object.assign(at, along.unit === 'metres' ? { metres: along.value } : { along });
+    Object.assign(at, isPlainMetres(along) ? { metres: along.value } : { along });
     cursor.take(/\s*,/y);
     Object.assign(at, cursor.featureKind());
     cursor.skipSpace();
-    if (at.thing === undefined && cursor.sees(SIDE)) {
+    if (cursor.take(BOTH)) at.bothSides = true;
+    else if (at.thing === undefined && cursor.sees(SIDE)) {
       Object.assign(at, readAside(cursor, bareUnit), cursor.featureKind());
     }
     const what = cursor.whatSeen(note, at.thing);
@@ -65,7 +72,7 @@ export const atKind = entryKind(schema)({
   write(entry) {
     const aside = asideOf(entry);
     const far = aside && isFarSaid(entry) ? ` ${writeDistance(aside)}` : '';
-    const side = aside ? ` ${entry.side}${far}` : '';
+    const side = aside ? ` ${entry.side}${far}` : entry.bothSides ? ' both sides' : '';
     return `  at ${writeDistance(alongOf(entry))}${side}${writeFeatureKind(entry)} ; ${entry.what}`;
   },
   describe: (entry) =>
@@ -76,7 +83,11 @@ export const atKind = entryKind(schema)({
     reckoning.needsLeg() ?? reckoning.needsPace(alongOf(entry), asideOf(entry)),
 });
 
+/** True for a length whose figure alone says it. */
+const isPlainMetres = ({ unit, about }: LengthReading) => unit === 'metres' && !about;
+
 const SIDE = /(?:left|right)(?![a-z])/iy;
+const BOTH = /(?:on\s+)?both(?:\s+sides)?(?![a-z])/iy;
 const NUMBER = /[\d½⅓⅔¼¾⅛⅜⅝⅞.+-]/y;
 
 /** True where it is said how far to the side something is. */
@@ -90,11 +101,14 @@ function readAside(cursor: LineCursor, bareUnit: LengthUnit): Partial<Feature> {
   if (!cursor.sees(NUMBER)) return { side };
   const aside = cursor.length(bareUnit);
   cursor.take(/\s*,/y);
-  return aside.unit === 'metres' ? { side, sideMetres: aside.value } : { side, aside };
+  return isPlainMetres(aside) ? { side, sideMetres: aside.value } : { side, aside };
 }
 
 /** Which side a feature is on, after a comma; empty when it is on the line. */
-export function sideWords(feature: Pick<Feature, 'side' | 'sideMetres' | 'aside'>): string {
+export function sideWords(
+  feature: Pick<Feature, 'side' | 'sideMetres' | 'aside' | 'bothSides'>,
+): string {
+  if (feature.bothSides) return ', on both sides';
   const aside = asideOf(feature);
   if (!aside) return '';
   const far = isFarSaid(feature) ? `${distanceWords(aside)} ` : '';

@@ -38,7 +38,7 @@ export const knownKind = entryKind(schema)({
     }
     const end = column + at.from;
     const name = cursor.nameUntil(end) ?? cursor.expected('station-name', undefined, column);
-    const position = cursor.place(column + at.to, column + body.length);
+    const { position, withinMetres } = cursor.place(column + at.to, column + body.length);
     cursor.position = cursor.end;
     const metres = within ? Number(within[1]) : null;
     if (metres !== null && !(metres > 0 && metres <= MOST_WITHIN_METRES)) {
@@ -46,7 +46,8 @@ export const knownKind = entryKind(schema)({
       const range = { least: 1, most: MOST_WITHIN_METRES };
       cursor.refuse({ code: 'out-of-range', what: 'distance', found, ...range }, column);
     }
-    const width = metres === null ? {} : { withinMetres: metres };
+    const finely = metres ?? withinMetres;
+    const width = finely === undefined ? {} : { withinMetres: finely };
     return {
       entry: { kind: 'known', name, position, ...width, ...withNote(note) },
       columns: { station: column, whole: column },

@@ -1,6 +1,13 @@
 import * as z from 'zod/mini';
 import { bearingReading, writeBearing } from '../../readings/bearing';
-import { distanceReading, writeDistance } from '../../readings/distance';
+import {
+  countReading,
+  distanceReading,
+  isCount,
+  writeDistance,
+  type CountReading,
+  type DistanceReading,
+} from '../../readings/distance';
 import { groundName, writeGround } from '../../readings/ground';
 import { stationName, writeStationName } from '../../readings/name';
 import { UNIT_NAMES } from '../../readings/read-distance';
@@ -17,6 +24,8 @@ const schema = openObject({
   kind: z.literal('leg'),
   bearing: bearingReading,
   distance: distanceReading,
+  /** What was counted where the distance is a length: it checks the pace. */
+  counted: z.optional(countReading),
   back: z.optional(bearingReading),
   ...slopeFields,
   ground: z.optional(groundName),
@@ -48,6 +57,7 @@ export const legKind = entryKind(schema)({
   write(leg, north) {
     return [
       writeBearing(leg.bearing, north),
+      leg.counted && writeDistance(leg.counted),
       writeDistance(leg.distance),
       leg.ground && writeGround(leg.ground),
       leg.back && `back ${writeBearing(leg.back, north)}`,
@@ -80,13 +90,36 @@ function readStretch(cursor: LineCursor, columns: Columns, north: North) {
     const bearing = cursor.bearing(north);
     cursor.take(SEPARATOR);
     columns.distance = cursor.position;
-    return { bearing, distance: cursor.distance() };
+    return { bearing, ...readBoth(cursor) };
   }
   columns.distance = cursor.position;
   const distance = cursor.distance();
   cursor.take(/\s*(?:at|on)\s+/iy);
   columns.bearing = cursor.position;
   return { bearing: cursor.bearing(north), distance };
+}
+
+const LENGTH_NAMES = [...UNIT_NAMES].filter((name) => /^[a-z]/.test(name)).join('|');
+/** Between a count and the length of the same stretch: `65p 100m`, `65p = 100m`, `65p (100m)`. */
+const SECOND = new RegExp(
+  String.raw`\s*(?:=|is(?![a-z])|,|/|\()?\s*(?=~?\d[\d.,]*\s?(?:${LENGTH_NAMES})(?![a-z]))`,
+  'iy',
+);
+
+/** A distance; and where both were written, the length counts and the count is beside it. */
+function readBoth(cursor: LineCursor): { distance: DistanceReading; counted?: CountReading } {
+  const first = cursor.distance();
+  const start = cursor.position;
+  const between = cursor.take(SECOND);
+  if (!between) return { distance: first };
+  const second = cursor.distance();
+  if (between[0].includes('(')) cursor.take(/\s*\)/y);
+  const [counted, distance] = isCount(first) ? [first, second] : [second, first];
+  if (isCount(counted) && !isCount(distance) && distance.unit !== 'minutes') {
+    return { distance, counted };
+  }
+  cursor.position = start;
+  return { distance: first };
 }
 
 const ARROW = /(?:->|=>|→|>)|to(?![a-z])(?=\s+\S)/iy;

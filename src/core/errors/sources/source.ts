@@ -54,3 +54,6 @@ export interface SharedScale {
   /** One sigma of the declination that is in use; 0 where none is. */
   readonly declinationSigmaRadians: number;
 }
+
+/** A length that was estimated has twice the error: four times the variance. Common practice. */
+export const estimated = (isAbout: boolean): number => (isAbout ? 4 : 1);

@@ -1,11 +1,12 @@
 import { withNote } from '../../entries/entry-kind';
 import { isProjection, type ConvergenceSetting } from '../../model/header';
+import { NATIONAL_GRIDS, nationalGridOf } from '../../place/national-grids';
 import { writeAngle } from '../../readings/angle';
 import { readAngle } from '../../readings/texts/read-angle';
 import type { Cursor } from '../../readings/cursor';
 import type { HeaderLine } from './header-line';
 
-/** `convergence model | ANGLE | proj DEFINITION`: between true and grid north. */
+/** `convergence model | ANGLE | GRID | proj DEFINITION`: between true and grid north. */
 export const convergenceLine: HeaderLine = {
   keyword: 'convergence',
   once: 'convergence',
@@ -20,7 +21,9 @@ export const convergenceLine: HeaderLine = {
 };
 
 function readConvergence(cursor: Cursor): ConvergenceSetting {
-  if (cursor.take(/model(?![a-z])/iy)) return { source: 'model' };
+  if (cursor.take(/(?:model|utm)(?![a-z])/iy)) return { source: 'model' };
+  const named = NATIONAL_GRIDS.find(({ id }) => cursor.take(new RegExp(`${id}(?![a-z0-9])`, 'iy')));
+  if (named) return { source: 'projection', definition: named.definition };
   if (!cursor.take(/proj(?=\s)/iy)) {
     return { source: 'typed', angle: readAngle(cursor, 'convergence') };
   }
@@ -34,5 +37,6 @@ function readConvergence(cursor: Cursor): ConvergenceSetting {
 /** A convergence as what follows its keyword in a log. */
 export function writeConvergence(setting: ConvergenceSetting): string {
   if (setting.source === 'typed') return writeAngle(setting.angle);
-  return setting.source === 'model' ? 'model' : `proj ${setting.definition}`;
+  if (setting.source === 'model') return 'model';
+  return nationalGridOf(setting.definition)?.id ?? `proj ${setting.definition}`;
 }

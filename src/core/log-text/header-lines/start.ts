@@ -8,10 +8,7 @@ import type { HeaderLine } from './header-line';
 
 const UNNAMED = 'Start';
 
-/**
- * `start NAME [at LAT LON]`, the position in any notation of degrees. Grids are read where a place
- * has a field of its own: the projections are too heavy to be loaded with every log.
- */
+/** `start NAME [at PLACE]`, the position in degrees or by a grid; written in degrees. */
 export const startLine: HeaderLine = {
   keyword: 'start',
   once: 'start',
@@ -25,7 +22,7 @@ export const startLine: HeaderLine = {
     }
     const name = readNameUntil(cursor, column + before.from) ?? UNNAMED;
     if (!isStartName(name)) cursor.refuse({ code: 'bad-name', name }, column);
-    const position = readPosition(cursor, column + before.to);
+    const { position } = readPosition(cursor, column + before.to);
     return { start: { name, position, ...withNote(note) } };
   },
   write({ start: { name, position, note } }) {

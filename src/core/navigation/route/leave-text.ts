@@ -1,11 +1,15 @@
+import { nationalReference } from '../../place/national-text';
+import { decimalDegrees } from '../../readings/place/degrees-text';
+import type { Position } from '../../readings/position';
 import { bearingText, lengthText } from '../../units/shown';
 import { visibleText } from '../../units/visible';
 import { arrivalMinutes, clockText, planTime } from './clock';
 import type { RouteLeg } from './leg';
 import type { Plan } from './plan';
 
-const place = ({ latitude, longitude }: { latitude: number; longitude: number }) =>
-  `${latitude.toFixed(5)} ${longitude.toFixed(5)}`;
+/** In degrees, which every rescue service reads, and as the maps of the country have it. */
+const place = (position: Position) =>
+  [decimalDegrees(position), nationalReference(position)].filter(Boolean).join(', ');
 
 /** What tells whoever searches that a leg leads beside its point on purpose. */
 const aimedText = ({ aim, plan: { aimOff } }: RouteLeg): string =>

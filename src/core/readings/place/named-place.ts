@@ -1,8 +1,10 @@
 import { plainDecimal } from '../../units/units';
 import { quotedName, writeStationName } from '../name';
 import type { Position } from '../position';
+import { LETTERED_TEXT } from './grid-reader';
 
-const FIGURE = String.raw`(?=[-+−.\d]|[ns]\s?\d)`;
+const FIGURE =
+  String.raw`(?=[-+−.\d]|[ns]\s?\d|` + LETTERED_TEXT.replaceAll('\\s*$', '\\s*\\)?$') + ')';
 /** The last ` at ` before something like a number: what follows must be a position. */
 const AT_POSITION = new RegExp(String.raw`(?:^|\s|,)at:?\s+${FIGURE}`, 'gi');
 const COMMA_POSITION = new RegExp(String.raw`\s*,\s*${FIGURE}`, 'i');

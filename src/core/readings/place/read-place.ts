@@ -1,13 +1,11 @@
 import type { Fault } from '../../faults/fault';
-import { fail, type Result } from '../../units/result';
+import { fail, ok, type Result } from '../../units/result';
 import { Cursor } from '../cursor';
-import type { Position } from '../position';
 import { readStationName } from '../texts/read-name';
 import { readDegreesText } from './degrees-text';
-import { providedGridReader } from './grid-reader';
+import { GRID_TEXT, providedGridReader, type TypedPlace } from './grid-reader';
 
-/** A grid reference begins with its zone and band. */
-const GRID = /^\d{1,2}\s*(?:[c-hj-np-x]|north|south)/i;
+const GRID = new RegExp(`^${GRID_TEXT}`, 'i');
 
 /** The name before a column; null where there is none. */
 export function readNameUntil(cursor: Cursor, end: number): string | null {
@@ -22,17 +20,23 @@ export function readNameUntil(cursor: Cursor, end: number): string | null {
 }
 
 /** The place that a text tells by a grid, where what reads grids was loaded. */
-function readGrid(text: string): Result<Position, Fault> {
+function readGrid(text: string): Result<TypedPlace, Fault> {
   const reader = providedGridReader();
   if (!reader) return fail({ code: 'model-not-loaded' });
   return reader(text) ?? fail({ code: 'unexpected', found: text, expected: 'place' });
 }
 
-/** The position from a column to the end of the line, in degrees; by a grid where that is asked. */
-export function readPosition(cursor: Cursor, column: number, allowGrid = false): Position {
+function readAny(text: string): Result<TypedPlace, Fault> {
+  if (GRID.test(text)) return readGrid(text);
+  const read = readDegreesText(text);
+  return read.ok ? ok({ position: read.value, withinMetres: undefined }) : read;
+}
+
+/** The place from a column to the end of the line, in degrees or by a grid, and how finely. */
+export function readPosition(cursor: Cursor, column: number): TypedPlace {
   const text = cursor.text.slice(column, cursor.end).trim();
   const bare = /^[^([]*[)\]]$/.test(text) ? text.slice(0, -1) : text;
-  const place = allowGrid && GRID.test(bare) ? readGrid(bare) : readDegreesText(bare);
+  const place = readAny(bare);
   cursor.position = cursor.end;
   // A typed -0 is 0: JSON could not tell them apart again.
   if (!place.ok) {
@@ -40,5 +44,7 @@ export function readPosition(cursor: Cursor, column: number, allowGrid = false):
     const isUnread = fault.code === 'unexpected';
     return cursor.refuse(isUnread ? { ...fault, expected: 'position' } : fault, column);
   }
-  return { latitude: place.value.latitude + 0, longitude: place.value.longitude + 0 };
+  const { position, withinMetres } = place.value;
+  const exact = { latitude: position.latitude + 0, longitude: position.longitude + 0 };
+  return { position: exact, withinMetres };
 }

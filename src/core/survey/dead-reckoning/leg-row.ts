@@ -62,11 +62,17 @@ export class LegRows {
     return { walked: this.walked!, back: this.back, metres: this.metres, across: false };
   }
 
-  private known(means: Means, fineness: Degrees, tangent: number, iron: Degrees): Known {
+  private known(
+    means: Means,
+    fineness: Degrees,
+    tangent: number,
+    iron: Degrees,
+    isAbout: boolean,
+  ): Known {
     const { last, other } = this;
-    if (last && isAs(last.walked, means, fineness, tangent, iron)) return last;
+    if (last && isAs(last.walked, means, fineness, tangent, iron, isAbout)) return last;
     this.other = last;
-    if (other && isAs(other.walked, means, fineness, tangent, iron)) {
+    if (other && isAs(other.walked, means, fineness, tangent, iron, isAbout)) {
       this.last = other;
       return other;
     }
@@ -75,6 +81,7 @@ export class LegRows {
       finenessDegrees: fineness,
       slopeTangent: tangent,
       ironDegrees: iron,
+      isAbout,
     };
     const found: Known = {
       walked,
@@ -109,7 +116,9 @@ export class LegRows {
       this.fillBoth(traverse, k, leg, leg.back, bearing, means, state, pace);
       return null;
     }
-    const known = this.known(means, finenessDegrees(leg.bearing), slopeTangent(leg), 0);
+    const isAbout = leg.distance.about === true;
+    const fineness = finenessDegrees(leg.bearing);
+    const known = this.known(means, fineness, slopeTangent(leg), 0, isAbout);
     this.walked = known.walked;
     traverse.bearingDegrees[k] = bearing;
     traverse.alongVariance[k] = known.distance;
@@ -133,14 +142,15 @@ export class LegRows {
     const apart = Math.abs(off) > MOST_APART_DEGREES;
     const tangent = slopeTangent(leg);
     const fineness = finenessDegrees(leg.bearing);
-    const forward = this.known(means, fineness, tangent, apart ? Math.abs(off) : 0);
+    const isAbout = leg.distance.about === true;
+    const forward = this.known(means, fineness, tangent, apart ? Math.abs(off) : 0, isAbout);
     this.walked = forward.walked;
     traverse.alongVariance[k] = forward.distance;
     traverse.acrossVariance[k] = forward.bearing;
     traverse.bearingDegrees[k] = bearing;
     if (apart) return;
     const backMeans = meansOf(state, read, leg.distance, pace);
-    const back = this.known(backMeans, finenessDegrees(read), tangent, 0);
+    const back = this.known(backMeans, finenessDegrees(read), tangent, 0, isAbout);
     const { backWeight, variance } = joinedReadings(forward.bearing, back.bearing);
     traverse.bearingDegrees[k] = normalisedOnce(bearing + backWeight * off);
     traverse.acrossVariance[k] = variance;
@@ -163,8 +173,10 @@ export class LegRows {
     const pace = paceOn(state, ground);
     const out = metresAlong(box.out, pace.paceLength);
     const along = metresAlong(box.along, pace.paceLength) * level;
-    const side = this.known(meansOf(state, bearing, box.out, pace), 0, 0, 0);
-    const onward = this.known(meansOf(state, bearing, box.along, pace), 0, 0, 0);
+    const isAbout = box.out.about === true;
+    const side = this.known(meansOf(state, bearing, box.out, pace), 0, 0, 0, isAbout);
+    const onwardMeans = meansOf(state, bearing, box.along, pace);
+    const onward = this.known(onwardMeans, 0, 0, 0, box.along.about === true);
     const before = traverse.lengthMetres[k]!;
     const square = before * before;
     const length = before + along;
@@ -183,13 +195,18 @@ export class LegRows {
 }
 
 const isAs = (
-  { means, finenessDegrees: fineness, slopeTangent: tangent, ironDegrees: iron }: Walked,
-  asMeans: Means,
-  asFineness: Degrees,
-  asTangent: number,
-  asIron: Degrees,
+  walked: Walked,
+  means: Means,
+  fineness: Degrees,
+  tangent: number,
+  iron: Degrees,
+  isAbout: boolean,
 ): boolean =>
-  means === asMeans && fineness === asFineness && tangent === asTangent && iron === asIron;
+  walked.means === means &&
+  walked.finenessDegrees === fineness &&
+  walked.slopeTangent === tangent &&
+  walked.ironDegrees === iron &&
+  walked.isAbout === isAbout;
 
 /** What the leg that an obstacle was boxed on says of its paces. */
 interface BoxedLeg {

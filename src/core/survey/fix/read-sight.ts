@@ -49,6 +49,7 @@ export function readSight(
       finenessDegrees: finenessDegrees(bearing ?? NO_BEARING),
       slopeTangent: 0,
       ironDegrees: 0,
+      isAbout: distance?.about === true,
     },
   };
 }

@@ -20,6 +20,7 @@ export const sightedWith = (
   finenessDegrees: finenessDegrees(bearing),
   slopeTangent: 0,
   ironDegrees: 0,
+  isAbout: false,
 });
 
 /**

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { areaPoints } from '@/formats/area/area-points';
-import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import { lengthText, uncertaintyText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
+import { shownPlace } from '@/views/shared/fields/grid-choice';
 import page from '@/views/shared/page/page.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
@@ -40,7 +40,7 @@ export function Points({ survey }: { survey: Survey }) {
                 <td>{signed(east)}</td>
                 <td>{signed(north)}</td>
                 <td>{index === 0 ? '' : uncertaintyText(ellipse.semiMajorMetres)}</td>
-                {hasPositions && <td>{position && decimalDegrees(position)}</td>}
+                {hasPositions && <td>{position && shownPlace(position)}</td>}
                 <td>{numbersOf(survey, index)}</td>
               </tr>
             ))}

@@ -3,18 +3,14 @@ import { useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import type { KnownPlace } from '@/core/model/known-place';
 import { readTypedPlaces } from '@/core/navigation/fix/typed-places';
-import { squareOf } from '@/core/place/short-reference';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import { nameKey } from '@/core/readings/name';
 import type { Position } from '@/core/readings/position';
-import { keepChoice } from '@/store/keep-choice';
-import { keptChoice } from '@/store/kept-choice';
 import { PressButton } from '@/ui/controls/press-button';
+import { firstSquare, keepSquare } from '@/views/shared/fields/grid-choice';
 import styles from '../fix.module.css';
 import type { Known } from '../use-known';
 import { PLACES_WORDS as WORDS } from '../words';
-
-const SQUARE_KEY = 'cairn-square';
 
 interface Props {
   known: Known;
@@ -28,9 +24,7 @@ interface Props {
 /** What is typed of a known place, what is wrong with it, and how it is stored. */
 function useTyped({ known, at, edited, onDone }: Props) {
   const usual = at ?? known.places[0]?.positions[0];
-  const [square, setSquare] = useState(
-    () => keptChoice(SQUARE_KEY) ?? (usual ? squareOf(usual) : null) ?? '',
-  );
+  const [square, setSquare] = useState(() => firstSquare(usual));
   const [name, setName] = useState(edited?.name ?? '');
   const [where, setWhere] = useState(() => edited?.positions.map(decimalDegrees).join('\n') ?? '');
   const [asked, setAsked] = useState(false);
@@ -45,7 +39,7 @@ function useTyped({ known, at, edited, onDone }: Props) {
   const put = async () => {
     setAsked(true);
     if (!read?.ok || name.trim() === '' || isTaken) return;
-    void keepChoice(SQUARE_KEY, square.trim() || null);
+    keepSquare(square, read.value.positions[0]);
     const { withinMetres: _, ...others } = edited ?? {};
     const place: KnownPlace = {
       ...others,

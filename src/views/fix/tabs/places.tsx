@@ -1,8 +1,7 @@
 import { useRef, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import { isLine, type KnownPlace } from '@/core/model/known-place';
-import { decimalDegrees } from '@/core/readings/place/degrees-text';
-import { squareOf } from '@/core/place/short-reference';
+import { shownPlace, shownSquare } from '@/views/shared/fields/grid-choice';
 import type { Position } from '@/core/readings/position';
 import { visibleText } from '@/core/units/visible';
 import { KNOWN_FORMATS, readKnownFile } from '@/formats/fix/known-files';
@@ -99,13 +98,13 @@ const PlaceRows = ({ places, onEdit, onRemove }: RowProps) => (
 );
 
 const aboutPlace = (place: KnownPlace): string =>
-  isLine(place) ? WORDS.line(place.positions.length) : decimalDegrees(place.positions[0]!);
+  isLine(place) ? WORDS.line(place.positions.length) : shownPlace(place.positions[0]!);
 
 /** Files of known places, in and out. */
 function Exchange({ known, at, onSaid }: Props & { onSaid: (words: string | null) => void }) {
   const picker = useRef<HTMLInputElement>(null);
   const open = async (file: File) => {
-    const square = at && squareOf(at);
+    const square = at && shownSquare(at);
     const bytes = new Uint8Array(await file.arrayBuffer());
     const read = readKnownFile(file.name, bytes, square, known.newId);
     if (!read.ok) return onSaid(read.fault.map(({ fault }) => faultMessage(fault)).join(' '));

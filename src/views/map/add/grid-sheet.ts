@@ -1,5 +1,6 @@
 import type { MapPicture } from '@/core/model/map-picture';
 import { mapGrid } from '@/core/place/map-grid';
+import { shownGrid } from '@/views/shared/fields/grid-choice';
 import type { Position } from '@/core/readings/position';
 
 /** The sheet: so many metres wide and high, and pixels for each of them. */
@@ -11,15 +12,16 @@ const BOLD = 500;
 
 interface GridSheet {
   readonly file: File;
-  readonly about: Pick<MapPicture, 'name' | 'controls'>;
+  readonly about: Pick<MapPicture, 'name' | 'controls' | 'projection'>;
 }
 
 /**
- * A sheet with nothing on it but the UTM grid around a place, for those who have no picture: lines
- * every 100 m, bold ones every 500 m with their figures. Null beyond the grid.
+ * A sheet with nothing on it but the grid around a place, national or UTM, for those who have no
+ * picture: lines every 100 m, bold ones every 500 m with their figures. Null beyond the grid.
  */
 export async function gridSheet(around: Position): Promise<GridSheet | null> {
-  const grid = mapGrid(around);
+  const projection = shownGrid(around)?.definition;
+  const grid = mapGrid(around, projection);
   if (!grid.ok) return null;
   const { east, north } = grid.value.forward(around);
   const round = (metres: number) => Math.round(metres / BOLD) * BOLD;
@@ -63,6 +65,10 @@ export async function gridSheet(around: Position): Promise<GridSheet | null> {
   const blob = await canvas.convertToBlob({ type: 'image/png' });
   return {
     file: new File([blob], 'grid.png', { type: 'image/png' }),
-    about: { name: `Grid at ${round(east)} ${round(north)}`, controls },
+    about: {
+      name: `Grid at ${round(east)} ${round(north)}`,
+      controls,
+      ...(projection !== undefined && { projection }),
+    },
   };
 }

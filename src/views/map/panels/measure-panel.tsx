@@ -2,8 +2,7 @@ import { Form, Input } from 'antd';
 import { useState } from 'react';
 import type { KnownPlace } from '@/core/model/known-place';
 import type { Position } from '@/core/readings/position';
-import { decimalDegrees } from '@/core/readings/place/degrees-text';
-import { utmText } from '@/core/place/grid-text';
+import { shownPlace } from '@/views/shared/fields/grid-choice';
 import { planePointOf } from '@/core/place/geodesic';
 import type { PictureTie } from '@/core/place/picture/tie';
 import { lengthOf } from '@/core/units/plane';
@@ -84,7 +83,7 @@ function OnePlace({
   };
   return (
     <>
-      <p>{WORDS.here(utmText(position) ?? decimalDegrees(position))}</p>
+      <p>{WORDS.here(shownPlace(position))}</p>
       <Form.Item label={WORDS.asKnown} htmlFor="map-known">
         <Input
           id="map-known"

@@ -1,25 +1,23 @@
 import { AutoComplete, Form, Input } from 'antd';
 import { useState } from 'react';
+import { nationalGrid, nationalGridOf } from '@/core/place/national-grids';
 import { isProjection } from '@/core/model/header';
 import type { MapPicture, PictureControl } from '@/core/model/map-picture';
 import { isLine, type KnownPlace } from '@/core/model/known-place';
 import { faultMessage } from '@/core/faults/messages';
 import type { PictureTie, TieFault } from '@/core/place/picture/tie';
-import { readTypedPlace, squareOf } from '@/core/place/short-reference';
+import { readTypedPlace } from '@/core/place/short-reference';
 import { lengthOf } from '@/core/units/plane';
 import type { Result } from '@/core/units/result';
 import { LEAST_TO_NAME } from '@/core/place/picture/suspect';
 import { visibleText } from '@/core/units/visible';
 import type { Pixel } from '@/sketch/view';
-import { keepChoice } from '@/store/keep-choice';
-import { keptChoice } from '@/store/kept-choice';
 import { PressButton } from '@/ui/controls/press-button';
+import { firstSquare, keepSquare } from '@/views/shared/fields/grid-choice';
 import styles from '../map.module.css';
 import type { Tiles } from '../use-tiles';
 import { WORDS } from '../words';
 import { Magnifier } from './magnifier';
-
-const SQUARE_KEY = 'cairn-square';
 
 interface Props {
   picture: MapPicture;
@@ -70,7 +68,7 @@ export function TiePanel(props: Props) {
           <NewControl {...props} at={at} />
         </>
       )}
-      <Projection picture={picture} change={change} />
+      <Projection key={picture.projection} picture={picture} change={change} />
     </>
   );
 }
@@ -102,9 +100,7 @@ function TieQuality({ picture, tie }: Pick<Props, 'picture' | 'tie'>) {
 function NewControl({ picture, known, at, onAt, change }: Props & { at: Pixel }) {
   const last = picture.controls.at(-1)?.position;
   const [text, setText] = useState('');
-  const [square, setSquare] = useState(
-    () => keptChoice(SQUARE_KEY) ?? (last ? squareOf(last) : null) ?? '',
-  );
+  const [square, setSquare] = useState(() => firstSquare(last));
   const points = known.filter((place) => !isLine(place));
   const named = points.find(({ name }) => name === text);
   const read = text.trim() === '' ? null : readTypedPlace(text, square.trim() || null);
@@ -112,10 +108,16 @@ function NewControl({ picture, known, at, onAt, change }: Props & { at: Pixel })
   const wrong = !named && read && !read.ok ? faultMessage(read.fault) : null;
   const add = () => {
     if (!position) return;
-    void keepChoice(SQUARE_KEY, square.trim() || null);
+    keepSquare(square, position);
     const label = text.replace(/[\s;]+/g, ' ').trim();
     const control: PictureControl = { x: at.x, y: at.y, position, label };
-    change((before) => ({ ...before, controls: [...before.controls, control] }));
+    // Who reads the places off a national grid has a map with that grid.
+    const grid = !named && read?.ok ? nationalGrid(read.value.grid ?? '') : null;
+    change(({ projection = grid?.definition, ...before }) => ({
+      ...before,
+      ...(projection !== undefined && { projection }),
+      controls: [...before.controls, control],
+    }));
     setText('');
     onAt(null);
   };
@@ -157,8 +159,9 @@ function NewControl({ picture, known, at, onAt, change }: Props & { at: Pixel })
 }
 
 function Projection({ picture, change }: Pick<Props, 'picture' | 'change'>) {
-  const [text, setText] = useState(picture.projection ?? '');
-  const plain = text.trim().replace(/\s+/g, ' ');
+  const { projection = '' } = picture;
+  const [text, setText] = useState(nationalGridOf(projection)?.id ?? projection);
+  const plain = nationalGrid(text)?.definition ?? text.trim().replace(/\s+/g, ' ');
   const isGood = plain === '' || isProjection(plain);
   return (
     <details className={styles.details} open={picture.world !== undefined && !picture.projection}>

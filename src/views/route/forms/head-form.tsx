@@ -1,9 +1,10 @@
-import { Form, Input, Select } from 'antd';
+import { AutoComplete, Form, Input, Select } from 'antd';
 import { useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import { readRouteText, writeRouteText } from '@/core/log-text/route/route-text';
 import { CORRECTIONS } from '@/core/model/header';
 import { TIMINGS, type Route } from '@/core/model/route';
+import { gridsAt } from '@/core/place/national-grids';
 import { NORTHS } from '@/core/units/bearing';
 import { PressButton } from '@/ui/controls/press-button';
 import { CORRECTION_WORDS, NORTH_NAMES } from '@/views/shared/declination/words';
@@ -52,13 +53,11 @@ function fieldsOf(route: Route): Fields {
 }
 
 /** The head as lines again; a speed and a range get the unit that stands beside their field. */
-function linesOf({ paces, speed, sight, convergence, ...fields }: Fields): string[] {
+function linesOf({ paces, speed, sight, ...fields }: Fields): string[] {
   const withUnit = (text: string, unit: string) =>
     /^\s*[\d.,]+\s*$/.test(text) ? `${text.trim()}${unit}` : text;
-  const grid = /^\s*utm\s*$/i.test(convergence) ? 'model' : convergence;
   const given = {
     ...fields,
-    convergence: grid,
     speed: withUnit(speed, ' kmh'),
     sight: withUnit(sight, 'm'),
   };
@@ -107,8 +106,17 @@ function useHead({ route, onSave }: Props) {
 }
 type Head = ReturnType<typeof useHead>;
 
+/** The grids of the country where the route begins, to choose from. */
+function gridNames({ points: [start] }: Route) {
+  const here = start?.position ? gridsAt(start.position) : [];
+  return [{ value: 'utm', label: 'UTM' }].concat(
+    here.map(({ id, name }) => ({ value: id, label: name })),
+  );
+}
+
 /** What holds for the whole route: day, declination, grid, paces, speed, and who goes. */
 export function HeadForm(props: Props) {
+  const { route } = props;
   const head = useHead(props);
   const { fields, fault, set, save, takeOwnPaces } = head;
   return (
@@ -121,13 +129,22 @@ export function HeadForm(props: Props) {
           validateStatus={fault?.keyword === field ? 'error' : undefined}
           help={fault?.keyword === field ? fault.words : help}
         >
-          <Input
-            id={`head-${field}`}
-            value={fields[field]}
-            autoComplete="off"
-            onChange={(event) => set({ [field]: event.target.value })}
-            onPressEnter={save}
-          />
+          {field === 'convergence' ? (
+            <AutoComplete
+              id={`head-${field}`}
+              value={fields[field]}
+              options={gridNames(route)}
+              onChange={(text: string) => set({ [field]: text })}
+            />
+          ) : (
+            <Input
+              id={`head-${field}`}
+              value={fields[field]}
+              autoComplete="off"
+              onChange={(event) => set({ [field]: event.target.value })}
+              onPressEnter={save}
+            />
+          )}
         </Form.Item>
       ))}
       <Choices head={head} />

@@ -11,7 +11,7 @@ interface Props {
   from: RoutePoint | null;
   /** The point that is changed; null for a new one. */
   edited: RoutePoint | null;
-  onSave: (point: RoutePoint) => Promise<boolean>;
+  onSave: (point: RoutePoint, grid: string | undefined) => Promise<boolean>;
   onCancel?: (() => void) | undefined;
 }
 

@@ -4,7 +4,7 @@ import { faultMessage } from '@/core/faults/messages';
 import { readRouteText } from '@/core/log-text/route/route-text';
 import { isLine } from '@/core/model/known-place';
 import type { RoutePoint } from '@/core/model/route';
-import { readTypedPlace, squareOf } from '@/core/place/short-reference';
+import { readTypedPlace } from '@/core/place/short-reference';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import { writeBearing, NO_NORTH } from '@/core/readings/bearing';
 import { writeStationName } from '@/core/readings/name';
@@ -24,6 +24,7 @@ import { useLive } from '@/ui/use-live';
 import { surveyOfArea } from '@/views/area/survey-of-area';
 import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
+import { firstSquare, keepSquare } from '@/views/shared/fields/grid-choice';
 import { WORDS } from '../words';
 
 export type HowKnown = 'typed' | 'known' | 'paper' | 'station';
@@ -42,7 +43,6 @@ interface Fields {
   readonly isAttack: boolean;
 }
 
-const SQUARE_KEY = 'cairn-square';
 const SCALE_KEY = 'cairn-map-scale';
 
 function fieldsOf(edited: RoutePoint | null, from: RoutePoint | null): Fields {
@@ -52,7 +52,7 @@ function fieldsOf(edited: RoutePoint | null, from: RoutePoint | null): Fields {
     name: edited?.name ?? '',
     how: paper ? 'paper' : 'typed',
     place: position ? decimalDegrees(position) : '',
-    square: keptChoice(SQUARE_KEY) ?? (near ? squareOf(near) : null) ?? '',
+    square: firstSquare(near),
     known: undefined,
     station: undefined,
     bearing: paper ? writeBearing(paper.bearing, NO_NORTH) : '',
@@ -91,6 +91,12 @@ function whereOf(fields: Fields, chosen: Where | null): Result<Where, string> | 
     return measured.ok ? ok({ paper: measured.value.paper }) : measured;
   }
   return chosen && ok(chosen);
+}
+
+/** The national grid that the place is typed in, by its name. */
+function gridOf({ how, place, square }: Fields): string | undefined {
+  const read = how === 'typed' ? readTypedPlace(place, square) : null;
+  return read?.ok ? read.value.grid : undefined;
 }
 
 interface Station {
@@ -144,7 +150,8 @@ const rounded = ({ latitude, longitude }: Position): Position => ({
 interface Props {
   from: RoutePoint | null;
   edited: RoutePoint | null;
-  onSave: (point: RoutePoint) => Promise<boolean>;
+  /** With the national grid that its place was read in, by its name. */
+  onSave: (point: RoutePoint, grid: string | undefined) => Promise<boolean>;
 }
 
 /** What is typed of a point, what it means, and how it is stored. */
@@ -168,9 +175,9 @@ export function usePointDraft({ from, edited, onSave }: Props) {
   const put = async () => {
     setAsked(true);
     if (!point) return;
-    void keepChoice(SQUARE_KEY, fields.square.trim() || null);
+    keepSquare(fields.square, point.position);
     if (fields.how === 'paper') void keepChoice(SCALE_KEY, fields.scale);
-    if (!(await onSave(point))) return;
+    if (!(await onSave(point, gridOf(fields)))) return;
     setAsked(false);
     setChosen(null);
     setFields({ ...fieldsOf(null, point), how: fields.how });

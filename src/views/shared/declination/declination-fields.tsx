@@ -2,6 +2,8 @@
 import { Form, Input, Radio, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { CORRECTIONS, type Correction } from '@/core/model/header';
+import { gridsAt, NATIONAL_GRIDS, type NationalGrid } from '@/core/place/national-grids';
+import type { Position } from '@/core/readings/position';
 import { NORTHS, type North } from '@/core/units/bearing';
 import styles from './declination-fields.module.css';
 import { northOfMethod } from '@/core/north/outing-norths';
@@ -16,6 +18,8 @@ interface Props {
   /** The outing's day, for the sum of a margin. */
   day: string | undefined;
   onChange: (change: Partial<DeclinationDraft>) => void;
+  /** Where the outing starts, for the grids of its maps; null where that is not known. */
+  at: Position | null;
 }
 
 const NORTH_OPTIONS = NORTHS.map((value) => ({ value, label: NORTH_NAMES[value] }));
@@ -27,12 +31,20 @@ const SOURCES: { value: DeclinationDraft['source']; label: string }[] = [
   { value: 'none', label: 'Not known' },
 ];
 
-const GRIDS: { value: DeclinationDraft['grid']; label: string }[] = [
-  { value: 'same', label: 'None: the map’s lines point true north' },
-  { value: 'model', label: 'UTM grid, at the start’s position' },
-  { value: 'typed', label: 'Typed in, from the map margin' },
-  { value: 'projection', label: 'Another projection' },
-];
+/** The grids that a map may have: the ones of the place first. */
+function gridOptions(at: Position | null): { value: string; label: string }[] {
+  const here = at ? gridsAt(at) : [];
+  const others = NATIONAL_GRIDS.filter((grid) => !here.includes(grid));
+  const option = ({ id, name }: NationalGrid) => ({ value: id, label: name });
+  return [
+    { value: 'same', label: 'None: the map’s lines point true north' },
+    { value: 'model', label: 'UTM grid, at the start’s position' },
+    ...here.map(option),
+    { value: 'typed', label: 'Typed in, from the map margin' },
+    { value: 'projection', label: 'Another projection' },
+    ...others.map(option),
+  ];
+}
 
 const METHODS = (chosen: Correction) =>
   CORRECTIONS.map((value) => ({
@@ -46,7 +58,7 @@ const METHODS = (chosen: Correction) =>
   }));
 
 /** Everything about the declination of an outing, each part open to change. */
-export function DeclinationFields({ draft, wrong, day, onChange }: Props) {
+export function DeclinationFields({ draft, wrong, day, onChange, at }: Props) {
   const text: TextField = (key, label, hint) => (
     <Form.Item
       label={label}
@@ -82,7 +94,7 @@ export function DeclinationFields({ draft, wrong, day, onChange }: Props) {
         />
       </Form.Item>
       {needsAngle && <AngleFields draft={draft} day={day} onChange={onChange} text={text} />}
-      {needsGrid && <GridFields draft={draft} onChange={onChange} text={text} />}
+      {needsGrid && <GridFields draft={draft} onChange={onChange} text={text} at={at} />}
       <NorthSelect
         id="declination-read"
         label="From now on I read bearings from"
@@ -151,15 +163,16 @@ function AngleFields({ draft, day, onChange, text }: PartProps & Pick<Props, 'da
 }
 
 /** The grid convergence of the map. */
-function GridFields({ draft, onChange, text }: PartProps) {
+function GridFields({ draft, onChange, text, at }: PartProps & Pick<Props, 'at'>) {
   return (
     <>
       <Form.Item label="Grid convergence" htmlFor="declination-grid">
         <Select
           id="declination-grid"
-          options={GRIDS}
+          options={gridOptions(at)}
           value={draft.grid}
-          onChange={(grid) => onChange({ grid })}
+          onChange={(grid: string) => onChange({ grid })}
+          showSearch={{ optionFilterProp: 'label' }}
         />
       </Form.Item>
       {draft.grid === 'typed' && text('gridAngle', 'Grid convergence', '1.2 E')}

@@ -6,6 +6,7 @@ import { readHeaderLine } from '@/core/log-text/read-line';
 import type { Correction, DeclinationSetting, Header } from '@/core/model/header';
 import type { Outing } from '@/core/model/outing';
 import { correctionOf } from '@/core/north/outing-norths';
+import { nationalGridOf } from '@/core/place/national-grids';
 import { writeAngle } from '@/core/readings/angle';
 import type { North } from '@/core/units/bearing';
 import { marginSumWords } from './words';
@@ -19,7 +20,8 @@ export interface DeclinationDraft {
   margin: string;
   /** True where the angle is said from grid north. */
   ofGrid: boolean;
-  grid: 'same' | 'model' | 'projection' | 'typed';
+  /** The name of a national grid, or where else the convergence is from. */
+  grid: string;
   gridAngle: string;
   projection: string;
   read: North;
@@ -38,12 +40,19 @@ export function draftOf(outing: Outing): DeclinationDraft {
     margin:
       declination.source === 'margin' ? writeDeclination({ ...declination, of: undefined }) : '',
     ofGrid: 'of' in declination && declination.of === 'grid',
-    grid: convergence?.source ?? 'same',
+    grid: gridOf(convergence),
     gridAngle: convergence?.source === 'typed' ? writeConvergence(convergence) : '',
     projection: convergence?.source === 'projection' ? convergence.definition : '',
     read: readingNorthAtEnd(outing),
     show: outing.show.north,
   };
+}
+
+/** What a convergence is chosen by. */
+function gridOf(convergence: Outing['convergence']): string {
+  if (!convergence) return 'same';
+  if (convergence.source !== 'projection') return convergence.source;
+  return nationalGridOf(convergence.definition)?.id ?? 'projection';
 }
 
 /** The note of a line, which stays with it when its figure changes. */
@@ -98,6 +107,8 @@ function convergenceText({ grid, gridAngle, projection }: DeclinationDraft): str
       return gridAngle.trim() || ';';
     case 'projection':
       return `proj ${projection.trim() || ';'}`;
+    default:
+      return grid;
   }
 }
 

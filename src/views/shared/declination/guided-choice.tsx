@@ -3,6 +3,7 @@ import { Button, Form, Input, Modal, Radio } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { Header } from '@/core/model/header';
 import type { Outing } from '@/core/model/outing';
+import type { Position } from '@/core/readings/position';
 import { PlaceField, type PlaceText } from '@/views/shared/fields/place-field';
 import styles from './declination-fields.module.css';
 import { marginSum, readDraft, type DeclinationDraft, type DraftField } from './draft';
@@ -28,10 +29,14 @@ interface Props {
 }
 
 const needsPosition = ({ source, grid, correction }: DeclinationDraft) =>
-  source === 'model' || (grid === 'model' && correction !== 'none');
+  source === 'model' || (grid !== 'same' && grid !== 'typed' && correction !== 'none');
 
 /** The answers so far, and where in the questions one is. */
-function useQuestions(draft: DeclinationDraft, onDraft: (draft: DeclinationDraft) => void) {
+function useQuestions(
+  draft: DeclinationDraft,
+  onDraft: (draft: DeclinationDraft) => void,
+  at: Position | null,
+) {
   const [answers, setAnswers] = useState<Answers>({});
   const [step, setStep] = useState(0);
   const questions = questionsFor(answers);
@@ -41,7 +46,7 @@ function useQuestions(draft: DeclinationDraft, onDraft: (draft: DeclinationDraft
     setAnswers(next);
     // What is not asked any more does not count.
     const asked = questionsFor(next).map((each) => [each.key, next[each.key]]);
-    onDraft(settledDraft(draft, Object.fromEntries(asked) as Answers));
+    onDraft(settledDraft(draft, Object.fromEntries(asked) as Answers, at));
   };
   return { answers, answer, step, setStep, question: questions[step] };
 }
@@ -69,7 +74,11 @@ function missingWords(
 /** A few questions in plain words that end in the right setting. */
 export function GuidedChoice(props: Props) {
   const { outing, draft, place, onDraft, onUse, onClose } = props;
-  const { answers, answer, step, setStep, question } = useQuestions(draft, onDraft);
+  const { answers, answer, step, setStep, question } = useQuestions(
+    draft,
+    onDraft,
+    place.position ?? null,
+  );
   const header = question ? null : props.header(draft);
   const { wrong } = readDraft(draft, outing);
   const outlook = useDraftOutlook(outing, header, draft.read);

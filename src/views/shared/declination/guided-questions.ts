@@ -1,6 +1,8 @@
 import type { Correction } from '@/core/model/header';
 import { northOfMethod } from '@/core/north/outing-norths';
-import { type DeclinationDraft } from './draft';
+import { gridsAt } from '@/core/place/national-grids';
+import type { Position } from '@/core/readings/position';
+import type { DeclinationDraft } from './draft';
 
 interface Choice {
   readonly value: string;
@@ -90,7 +92,11 @@ function methodOf({ map, compass }: Answers): Correction {
 }
 
 /** The setting that the answers end in. */
-export function settledDraft(draft: DeclinationDraft, answers: Answers): DeclinationDraft {
+export function settledDraft(
+  draft: DeclinationDraft,
+  answers: Answers,
+  at: Position | null,
+): DeclinationDraft {
   const correction = methodOf(answers);
   const lines = answers.lines === 'grid' ? 'grid' : 'true';
   const north = northOfMethod(correction, lines);
@@ -98,7 +104,8 @@ export function settledDraft(draft: DeclinationDraft, answers: Answers): Declina
   const ofGrid = answers.from === 'grid' && (source === 'margin' || source === 'typed');
   // An angle from grid north says where true north is only with the convergence of that grid.
   const usesGrid = correction !== 'none' && ((answers.map === 'yes' && lines === 'grid') || ofGrid);
-  const knownGrid = draft.grid === 'same' ? 'model' : draft.grid;
+  const usual = (at && gridsAt(at)[0]?.id) ?? 'model';
+  const knownGrid = draft.grid === 'same' ? usual : draft.grid;
   const grid = usesGrid ? knownGrid : 'same';
   return { ...draft, correction, source, ofGrid, grid, read: north, show: north };
 }

@@ -60,7 +60,9 @@ export function PlaceField({ place, onChange, label = 'Position of the start' }:
     const found = reader?.readPlace(text);
     onChange({ text, position: found?.ok ? found.value : undefined });
   };
-  const help = device || 'Degrees, degrees with minutes and seconds, UTM, or a grid square';
+  const help =
+    device ||
+    'Degrees, with minutes and seconds, UTM, a grid square or a national grid: SD 805 660';
   return (
     <Form.Item
       label={label}
@@ -78,10 +80,10 @@ export function PlaceField({ place, onChange, label = 'Position of the start' }:
       />
       {reader && place.position && (
         <dl className={styles.notations}>
-          {reader.placeTexts(place.position).map(({ name, text }) => (
+          {reader.placeTexts(place.position).map(({ name, text, withinMetres }) => (
             <div key={name}>
               <dt>{name}</dt>
-              <dd>{text}</dd>
+              <dd>{withinMetres ? `${text} (±${lengthText(withinMetres)})` : text}</dd>
             </div>
           ))}
         </dl>

@@ -191,6 +191,7 @@ function SettingsForm({ outing, settings, outlook, refused, onSave, onHelp }: Fo
         wrong={wrong}
         day={read.header?.date?.day ?? outing.date?.day}
         onChange={(change) => setDraft((before) => ({ ...before, ...change }))}
+        at={place.position ?? null}
       />
       <h2 className={styles.part}>Outing</h2>
       {(['name', 'date', 'start', 'by'] as const).map((name) => (
