@@ -152,7 +152,10 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     await visitor.reads(line(5), /roughly N[^]*182°[^]*180° error/);
     await page.click(line(5));
     await visitor.press('How a 180° error happens');
-    await visitor.reads('.ant-modal', /Map upside down.*Arrow reversed.*Housing reversed/);
+    await visitor.reads(
+      '.ant-modal',
+      /plate is turned round.*map is upside down.*On the hill.*south end/,
+    );
     await page.keyboard.press('Escape');
     await page.waitForSelector('.ant-modal', { hidden: true });
     await visitor.press('It is right');

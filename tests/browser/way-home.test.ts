@@ -226,7 +226,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
 
   it('pegs and string: the table, the string, and how far off one’s own layout was', async () => {
     const visitor = await at('pegs', ['220 100m', '350 200m', '140 50m', '080 200m']);
-    await visitor.reads('[data-testid=pegs]', /Start220°51.*1350°102/);
+    await visitor.reads('[data-testid=pegs]', /Start220°100 m51.*1350°200 m102/);
     await visitor.reads(
       '[data-testid=closing]',
       /the string gives 22\d° and 8\.\d units: 17\d m\. Straight from the log it is 228° and 175 m/,

@@ -47,7 +47,7 @@ describe('the map of an area', () => {
       ),
     ];
     const inMetres = drawings();
-    showIn({ lengths: 'feet', bearings: 'mils' });
+    showIn({ ...USUAL_UNITS, lengths: 'feet', bearings: 'mils' });
     const inFeet = drawings();
     showIn(USUAL_UNITS);
     expect(inFeet).toEqual(inMetres);

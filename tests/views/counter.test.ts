@@ -1,4 +1,4 @@
-import { usualSpeed } from '@/core/navigation/ways/walk-time';
+import { usualSpeed } from '@/core/navigation/ways/ground-speeds';
 import { describe, expect, it } from 'vitest';
 import { contextAtEnd } from '@/core/log-text/interpret';
 import { writeEntry } from '@/core/entries/entry';

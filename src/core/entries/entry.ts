@@ -15,6 +15,7 @@ import { hereKind } from './kinds/here';
 import { knownKind } from './kinds/known';
 import { landmarkKind } from './kinds/landmark';
 import { legKind } from './kinds/leg';
+import { markKind } from './kinds/mark';
 import { outKind } from './kinds/out';
 import { paceKind } from './kinds/in-force/pace';
 import { passedKind } from './kinds/passed';
@@ -34,6 +35,7 @@ export const ENTRY_KINDS = [
   seeKind,
   knownKind,
   landmarkKind,
+  markKind,
   boxKind,
   passedKind,
   outKind,

@@ -19,6 +19,8 @@ export const knownPlaceSchema = openObject({
   withinMetres: z.optional(z.number().check(z.gt(0), z.lte(10_000))),
   /** A line that is not to be crossed: a cliff, deep water. Plans are checked against it. */
   isBarrier: z.optional(z.boolean()),
+  /** A point where a barrier may be crossed: a gate, a bridge, a ford. */
+  isCrossing: z.optional(z.boolean()),
   note: optionalNote,
 });
 export type KnownPlace = z.infer<typeof knownPlaceSchema>;

@@ -2,6 +2,7 @@ import type { Covariance } from '../errors/covariance';
 import { ellipse, type Ellipse } from '../errors/ellipse';
 import type { Means } from '../errors/means';
 import type { Solution } from '../survey/solution';
+import type { Metres } from '../units/units';
 import { missOf, totalOf, walkErrors } from './walk-errors';
 
 /**
@@ -26,3 +27,7 @@ export const positionErrorEllipse = (solution: Solution, from: number, to: numbe
 /** The 95 % ellipse of a station's place on the map: what all legs share counts in full. */
 export const placeOnMap = ({ places }: Solution, station: number): Ellipse =>
   ellipse(totalOf(places.relative(0, station)));
+
+/** How far off, 95 %, one may be after so many metres, by the means of the walk home. */
+export const offAfter = (solution: Solution, metres: Metres): Metres =>
+  ellipse(totalOf(walkErrors(solution, [{ east: 0, north: metres }]))).semiMajorMetres;

@@ -42,6 +42,17 @@ export function apart(one: Answer, other: Answer): number {
 /** A slip is told where the answer is this much nearer to it than to the right one. */
 const NEARER = 2;
 
+/** More than this and a sum was not slipped in, but another one done. */
+const MOST_SUM_DEGREES = 9;
+
+/** A sum of degrees that was begun right and ends a few degrees beside it: 315 + 13 = 324. */
+function sumSlip({ sum, right, tolerance }: Question, answer: Answer): Misstep | null {
+  if (sum === undefined || answer.kind !== 'bearing') return null;
+  const off = Math.round(apart(right, answer));
+  if (off <= tolerance || off > MOST_SUM_DEGREES) return null;
+  return { slip: 'sum', answer, says: `the sum is ${off}° off: ${sum}` };
+}
+
 /** The slip that explains an answer best, if one does. */
 function explains(question: Question, answer: Answer): Misstep | null {
   const off = apart(question.right, answer);
@@ -70,7 +81,7 @@ function errorMetres({ right, wanted, overMetres }: Question, answer: Answer): M
 /** Judges an answer: right or not, how far off, and which slip it was. */
 export function judge(question: Question, answer: Answer): Verdict {
   const isRight = apart(question.right, answer) <= question.tolerance;
-  const misstep = isRight ? null : explains(question, answer);
+  const misstep = isRight ? null : (explains(question, answer) ?? sumSlip(question, answer));
   return {
     isRight,
     errorDegrees: errorDegrees(question.right, answer),

@@ -80,7 +80,14 @@ export type Answer =
 
 /** The slips that a trainer can tell: those of the survey, and a few that leave no trace there. */
 export type PracticeSlip =
-  SlipId | 'annual-change' | 'nearest-north' | 'not-read' | 'slope' | 'scale' | 'wrong-choice';
+  | SlipId
+  | 'annual-change'
+  | 'nearest-north'
+  | 'not-read'
+  | 'slope'
+  | 'scale'
+  | 'sum'
+  | 'wrong-choice';
 
 /** An answer that someone gives who makes a slip, and what to tell them. */
 export interface Misstep {
@@ -98,6 +105,8 @@ export interface Question {
   /** The figures of the question, for whoever computes it by themselves. */
   readonly given: Readonly<Record<string, number | string>>;
   readonly asks: string;
+  /** The sum that leads to a bearing, done right: a few degrees beside it are a slip in it. */
+  readonly sum?: string;
   readonly wanted: Wanted;
   readonly right: Answer;
   /** How near an answer must be: degrees, the question's unit, or metres of a way's end. */

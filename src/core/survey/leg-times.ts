@@ -14,6 +14,8 @@ export interface TimedStretch {
   readonly minutes: number;
   /** All that was walked between, the way to a station that a `from` names included. */
   readonly metres: Metres;
+  /** The ground that all of it is on, empty for none in particular; null where it changes. */
+  readonly ground: string | null;
 }
 
 /** A time that is earlier than the one before it, by too little to be of the next day. */
@@ -53,9 +55,9 @@ export function timesOf(solution: Solution): OutingTimes {
     // What nobody logged was walked too, at least the straight way.
     const begun = entry.kind === 'leg' && leg ? leg.from : now;
     if (begun !== station) {
-      clock.walked(lengthOf(vectorBetween(places.at(station), places.at(begun))));
+      clock.walked(lengthOf(vectorBetween(places.at(station), places.at(begun))), '');
     }
-    if (entry.kind === 'leg' && leg) clock.walked(leg.metres);
+    if (entry.kind === 'leg' && leg) clock.walked(leg.metres, entry.ground ?? '');
     station = now;
     if (entry.kind === 'halt') clock.halt(index, entry);
     else if (entry.kind === 'leg' || entry.kind === 'out') {
@@ -74,13 +76,15 @@ class WalkingClock {
   /** Minutes of halts since the last time. */
   halted = 0;
   private metres = 0;
+  private grounds = new Set<string>();
 
   constructor(startTime: string | undefined) {
     this.last = startTime ? { time: startTime, minutes: minutesOfDay(startTime) } : null;
   }
 
-  walked(metres: Metres): void {
+  walked(metres: Metres, ground: string): void {
     this.metres += metres;
+    this.grounds.add(ground);
   }
 
   /** A time that was noted on a line; what was walked until then is a stretch, where it says so. */
@@ -93,11 +97,14 @@ class WalkingClock {
     }
     if (last && isWalk) {
       const minutes = Math.max(0, next.minutes - last.minutes - this.halted);
-      this.stretches.push({ entry, from: last.time, to: time, minutes, metres: this.metres });
+      const [ground = null] = this.grounds.size === 1 ? this.grounds : [];
+      const { metres } = this;
+      this.stretches.push({ entry, from: last.time, to: time, minutes, metres, ground });
     }
     this.last = next;
     this.halted = 0;
     this.metres = 0;
+    this.grounds.clear();
   }
 
   halt(entry: number, halt: Parameters<typeof haltMinutes>[0]): void {

@@ -15,12 +15,21 @@ export type LengthSystem = (typeof LENGTH_SYSTEMS)[number];
 export const BEARING_SYSTEMS = ['degrees', 'mils', 'quadrants'] as const;
 export type BearingSystem = (typeof BEARING_SYSTEMS)[number];
 
+/** What the angle between true and magnetic north is called: countries differ. */
+export const ANGLE_NAMES = ['declination', 'variation'] as const;
+export type AngleName = (typeof ANGLE_NAMES)[number];
+
 export interface ShownUnits {
   readonly lengths: LengthSystem;
   readonly bearings: BearingSystem;
+  readonly angle: AngleName;
 }
 
-export const USUAL_UNITS: ShownUnits = { lengths: 'metric', bearings: 'degrees' };
+export const USUAL_UNITS: ShownUnits = {
+  lengths: 'metric',
+  bearings: 'degrees',
+  angle: 'declination',
+};
 
 let shown = USUAL_UNITS;
 let plane: PlaneUnit = 'metre';
@@ -34,6 +43,12 @@ export const showIn = (units: ShownUnits): void => {
   shown = units;
 };
 export const shownUnits = (): ShownUnits => shown;
+
+/** A text of the interface with the angle called as the person calls it. */
+export const withAngleName = (text: string): string =>
+  shown.angle === 'declination'
+    ? text
+    : text.replace(/declination/gi, (word) => (word.startsWith('D') ? 'Variation' : 'variation'));
 
 /**
  * What lengths are in from now on: metres, or paces where the outing in hand is worked in those.

@@ -6,6 +6,8 @@ import styles from './palette.module.css';
 /** An action by its name; `keys` is its shortcut, shown beside it. */
 export interface PaletteAction {
   readonly name: string;
+  /** Other words that it is looked for by. */
+  readonly also?: string;
   readonly keys?: string;
   readonly act: () => void;
 }
@@ -22,8 +24,8 @@ export function Palette({ title, actions, onClose }: Props) {
   const [chosen, setChosen] = useState(0);
   const id = useId();
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  const shown = actions.filter(({ name }) =>
-    wanted.every((word) => name.toLowerCase().includes(word)),
+  const shown = actions.filter(({ name, also = '' }) =>
+    wanted.every((word) => `${name} ${also}`.toLowerCase().includes(word)),
   );
   const at = Math.min(chosen, shown.length - 1);
   const run = (action: PaletteAction | undefined) => {

@@ -1,10 +1,13 @@
 'use client';
 import { useSyncExternalStore } from 'react';
+import equal from 'fast-deep-equal';
 import {
+  ANGLE_NAMES,
   BEARING_SYSTEMS,
   LENGTH_SYSTEMS,
   showIn,
   USUAL_UNITS,
+  type AngleName,
   type ShownUnits,
 } from '@/core/units/shown';
 import { keepChoice } from '@/store/keep-choice';
@@ -14,12 +17,18 @@ const UNITS_KEY = 'cairn-units';
 /** The grid that places are shown in: `utm`, the name of one, or nothing for the national one. */
 export const GRID_KEY = 'cairn-grid';
 
+/** Where maps are printed with these grids the angle is called magnetic variation. */
+const OF_VARIATION = new Set(['british', 'irish', 'itm', 'nztm', 'nzmg']);
+const angleNameOf = (grid: string | null): AngleName =>
+  grid !== null && OF_VARIATION.has(grid) ? 'variation' : USUAL_UNITS.angle;
+
 /** What the person chose on this device, which another version may have written. */
 function chosen(): ShownUnits {
-  const { lengths, bearings } = keptObject(UNITS_KEY);
+  const { lengths, bearings, angle } = keptObject(UNITS_KEY);
   return {
     lengths: LENGTH_SYSTEMS.find((each) => each === lengths) ?? USUAL_UNITS.lengths,
     bearings: BEARING_SYSTEMS.find((each) => each === bearings) ?? USUAL_UNITS.bearings,
+    angle: ANGLE_NAMES.find((each) => each === angle) ?? angleNameOf(keptChoice(GRID_KEY)),
   };
 }
 
@@ -27,12 +36,12 @@ let last = USUAL_UNITS;
 /** The same object for as long as nothing else is chosen. */
 function snapshot(): ShownUnits {
   const now = chosen();
-  if (now.lengths !== last.lengths || now.bearings !== last.bearings) last = now;
+  if (!equal(now, last)) last = now;
   return last;
 }
 
 const subscribe = (listener: () => void): (() => void) =>
-  onKept((key) => key === UNITS_KEY && listener());
+  onKept((key) => (key === UNITS_KEY || key === GRID_KEY) && listener());
 
 /** Two choices may come before the first is written: each is on top of the one before. */
 let wanted: ShownUnits | null = null;

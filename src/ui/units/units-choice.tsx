@@ -1,5 +1,5 @@
 'use client';
-import type { BearingSystem, LengthSystem } from '@/core/units/shown';
+import type { AngleName, BearingSystem, LengthSystem } from '@/core/units/shown';
 import { NATIONAL_GRIDS } from '@/core/place/national-grids';
 import { keepChoice } from '@/store/keep-choice';
 import { chooseUnits, GRID_KEY, useGrid, useUnits } from './chosen-units';
@@ -16,6 +16,10 @@ const BEARINGS: Readonly<Record<BearingSystem, string>> = {
   quadrants: 'quadrants: S48°W',
 };
 
+const ANGLES: Readonly<Record<AngleName, string>> = {
+  declination: 'declination',
+  variation: 'magnetic variation',
+};
 /** Stands for no choice: each place by its own country's grid. */
 const NATIONAL = 'national';
 const GRIDS: Readonly<Record<string, string>> = {
@@ -49,7 +53,7 @@ function Choice<Value extends string>({ label, names, value, onChoose }: Props<V
 
 /** In which units figures are shown. A log keeps what was written in it. */
 export function UnitsChoice() {
-  const { lengths, bearings } = useUnits();
+  const { lengths, bearings, angle } = useUnits();
   const grid = useGrid();
   return (
     <div className={styles.units} role="group" aria-label="Units of figures">
@@ -64,6 +68,12 @@ export function UnitsChoice() {
         names={BEARINGS}
         value={bearings}
         onChoose={(value) => chooseUnits({ bearings: value })}
+      />
+      <Choice
+        label="True to magnetic north is"
+        names={ANGLES}
+        value={angle}
+        onChoose={(value) => chooseUnits({ angle: value })}
       />
       <Choice
         label="Places in"

@@ -15,7 +15,7 @@ import { CounterOptions } from './counter-options';
 import styles from './counter.module.css';
 import { Following } from './following';
 import { NotInSight } from './not-in-sight';
-import { OnTheWay } from './on-the-way';
+import { HelpsOnTheWay, OnTheWay } from './on-the-way';
 import { ThingsSeen } from './things-seen';
 import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
 import { isInPaces, lengthText } from '@/core/units/shown';
@@ -81,6 +81,7 @@ export function CounterPage(props: CounterProps) {
           onChoose={(ground) => counter.follow(counter.bearing, ground)}
         />
       </div>
+      <HelpsOnTheWay solution={solution} counter={counter} count={count} />
       <CounterOptions counter={counter} isEmpty={isEmpty(count)} />
       {devicesAreSimulated() && <DevicePanel />}
       <CounterDialog {...props} counter={counter} dialog={dialog} onClose={() => setDialog(null)} />

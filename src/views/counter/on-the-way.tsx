@@ -13,7 +13,12 @@ import styles from './counter.module.css';
 import { goalsOf, sinceMark } from './count/progress';
 import { TargetChoice } from './target-choice';
 import type { CounterState } from './count/use-counter';
-import { lengthText } from '@/core/units/shown';
+import { bearingText, isInPaces, lengthText } from '@/core/units/shown';
+import { backBearing } from '@/core/units/angle';
+import { visibleText } from '@/core/units/visible';
+import { offAfter } from '@/core/navigation/position-error';
+import { Helps } from '@/views/shared/ways/helps';
+import { HELP_WORDS } from '@/views/shared/ways/help-words';
 import { WORDS } from './words';
 
 interface Props {
@@ -129,3 +134,32 @@ const NextMark = ({ onChoose }: { onChoose: (metres: number | undefined) => void
     <Button onClick={() => onChoose(undefined)}>{WORDS.noNext}</Button>
   </div>
 );
+
+/** What helps on the way: the mark sighted anew, and what to hold against the feeling. */
+export function HelpsOnTheWay({ solution, counter, count }: Props) {
+  const { metres, bearing } = counter;
+  const station = count.target === null ? undefined : stationNamed(solution, count.target.name);
+  const facts: string[] = [];
+  if (metres !== null && metres > 0 && !isInPaces()) {
+    facts.push(HELP_WORDS.after(metres, offAfter(solution, metres)));
+    const passed =
+      station === undefined
+        ? []
+        : passedFeatures(solution, solution.current, station).filter(
+            (each) => each.alongMetres < metres,
+          );
+    facts.push(
+      ...passed.map((each) =>
+        HELP_WORDS.shouldHavePassed(visibleText(each.what), metres - each.alongMetres),
+      ),
+    );
+  }
+  const degrees = /^\s*\d{1,3}(\.\d+)?\s*$/.test(bearing) ? Number(bearing) : null;
+  return (
+    <Helps
+      bearing={degrees === null ? null : bearingText(degrees)}
+      back={degrees === null ? null : bearingText(backBearing(degrees))}
+      facts={facts}
+    />
+  );
+}

@@ -1,7 +1,8 @@
 'use client';
 import { Tabs } from 'antd';
 import dayjs from 'dayjs';
-import { useMemo, useState } from 'react';
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { fixDeclination } from '@/core/navigation/fix/fix-declination';
 import type { DeclinationSetting } from '@/core/model/header';
 import type { EarthModels } from '@/core/north/earth-models';
@@ -95,14 +96,22 @@ function Rooms({
   const points = known.places.filter((place) => !isLine(place));
   const placed = { at, solution, known: points, lines: known.places.filter(isLine) };
   const { tabs } = WORDS;
+  const asked = useSearchParams().get('tab');
+  const rooms = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (asked !== null) rooms.current?.scrollIntoView();
+  }, [asked]);
   return (
-    <Tabs
-      items={[
-        { key: 'places', label: tabs.places, children: <PlacesTab known={known} at={at} /> },
-        { key: 'identify', label: tabs.identify, children: <IdentifyTab {...placed} /> },
-        { key: 'paths', label: tabs.paths, children: <PathsTab {...placed} /> },
-        { key: 'orient', label: tabs.orient, children: <OrientTab solution={solution} /> },
-      ]}
-    />
+    <div ref={rooms}>
+      <Tabs
+        defaultActiveKey={asked ?? 'places'}
+        items={[
+          { key: 'places', label: tabs.places, children: <PlacesTab known={known} at={at} /> },
+          { key: 'identify', label: tabs.identify, children: <IdentifyTab {...placed} /> },
+          { key: 'paths', label: tabs.paths, children: <PathsTab {...placed} /> },
+          { key: 'orient', label: tabs.orient, children: <OrientTab solution={solution} /> },
+        ]}
+      />
+    </div>
   );
 }

@@ -113,6 +113,8 @@ export const PLACES_WORDS = {
   name: 'Name',
   where: 'Grid reference or position',
   square: 'Square for short references',
+  barrier: 'It is not to be crossed: plans are checked against it',
+  crossing: 'A gate, bridge or ford: a barrier may be crossed here',
   squareHint: 'as in 20U MF, SD, or a grid by name: LV95',
   help:
     'As on the map: 674 058 in the square beside, 20U MF 674 058, UTM, or degrees. A line: ' +

@@ -5,7 +5,7 @@ import { useSyncExternalStore } from 'react';
 import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './guide.module.css';
-import { CAUTIONS, CHECKS, METHOD, WORDS } from './words';
+import { CARE, CAUTIONS, CHECKS, METHOD, WORDS } from './words';
 
 /** What was checked, in this session's storage: yesterday's check is no check. */
 const KEY = 'cairn-field-checks';
@@ -52,13 +52,21 @@ export function Guide() {
       </Section>
       <Section id="method" title={WORDS.method}>
         <ol className={styles.method}>
-          {METHOD.map(({ name, words, picture }) => (
+          {METHOD.map(({ name, words, picture, ...step }) => (
             <li key={name}>
               <svg viewBox="0 0 120 80" className={styles.picture} aria-hidden="true">
                 <path d={picture} />
               </svg>
               <span>
                 <b>{name}.</b> {words}
+                {'link' in step && (
+                  <>
+                    {' '}
+                    <a className={styles.link} href={viewUrl('fix', undefined, { tab: step.link })}>
+                      {WORDS.orient}
+                    </a>
+                  </>
+                )}
               </span>
             </li>
           ))}
@@ -69,13 +77,25 @@ export function Guide() {
           {WORDS.practise}
         </a>
       </p>
-      <Section id="cautions" title={WORDS.cautions}>
-        <ul className={styles.cautions}>
-          {CAUTIONS.map((caution) => (
-            <li key={caution}>{caution}</li>
-          ))}
-        </ul>
-      </Section>
+      <Listed id="care" title={WORDS.care} className={styles.care} of={CARE} />
+      <Listed id="cautions" title={WORDS.cautions} className={styles.cautions} of={CAUTIONS} />
     </ViewPage>
   );
 }
+
+interface ListedProps {
+  id: string;
+  title: string;
+  className: string | undefined;
+  of: readonly string[];
+}
+
+const Listed = ({ id, title, className, of }: ListedProps) => (
+  <Section id={id} title={title}>
+    <ul className={className}>
+      {of.map((words) => (
+        <li key={words}>{words}</li>
+      ))}
+    </ul>
+  </Section>
+);

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { isThere, wayHome } from '@/core/navigation/ways/way';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
+import { stationMarks } from '@/core/survey/station-marks';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { isInPaces } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
@@ -65,14 +66,21 @@ export function HomeNowPage({ solution }: { solution: Solution }) {
 }
 
 /** What tells that one is back. */
-function Landmarks({ solution: { outing } }: { solution: Solution }) {
-  const marks = outing.entries.flatMap((entry) =>
-    entry.kind === 'landmark' ? [visibleText(entry.what)] : [],
-  );
-  return marks.length === 0 ? null : (
-    <p data-testid="landmarks">
-      {WORDS.landmarks} <b>{marks.join('; ')}</b>
-    </p>
+function Landmarks({ solution }: { solution: Solution }) {
+  const { outing, current } = solution;
+  const found = stationMarks(solution);
+  const marks = outing.entries.flatMap((entry) => (entry.kind === 'landmark' ? [entry.what] : []));
+  const atHome = [...marks, found.get(0)].filter((mark) => mark !== undefined).map(visibleText);
+  const here = current === 0 ? undefined : found.get(current);
+  return (
+    <>
+      {atHome.length > 0 && (
+        <p data-testid="landmarks">
+          {WORDS.landmarks} <b>{atHome.join('; ')}</b>
+        </p>
+      )}
+      {here !== undefined && <p data-testid="mark-here">{WORDS.markHere(visibleText(here))}</p>}
+    </>
   );
 }
 

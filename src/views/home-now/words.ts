@@ -9,6 +9,8 @@ export const WORDS = {
     'The line ignores cliffs, water and private land: look before you step. Unsure, or dusk ' +
     'near? Stop, sit down, think.',
   landmarks: 'You are there when you see:',
+  markHere: (mark: string) =>
+    `Still in sight of your mark, ${mark}? If not, go back to it first: the way begins there.`,
   walk: 'Walk',
   walkBy: (name: string) => `Walk: ${name.toLowerCase()}`,
   ways: 'Which way',

@@ -7,6 +7,7 @@ import { normalised } from '@/core/units/angle';
 import { outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
 import type { Pixel, View } from '@/sketch/view';
+import { PressButton } from '@/ui/controls/press-button';
 import { ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import { LayersDrawn, pathThrough } from './layers';
@@ -111,6 +112,9 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
             forget={forget}
           />
           <LayerChoice open={open} />
+          <PressButton href={viewUrl('fix', undefined, { tab: 'orient' })}>
+            {WORDS.orient}
+          </PressButton>
           <p className={styles.soft}>{WORDS.caution}</p>
         </div>
       </div>

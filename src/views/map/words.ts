@@ -24,6 +24,7 @@ export const WORDS = {
   none: 'No picture yet. Photograph your map from straight above, flat and evenly lit.',
   add: 'Add a picture',
   camera: 'Use the camera',
+  orient: 'Orient the map',
   blank: 'No picture? A sheet with the grid alone',
   blankAround: 'Around which place?',
   blankHelp: 'Degrees, UTM, a grid square or a national grid reference',
@@ -103,7 +104,8 @@ export const WORDS = {
     return FIT_FAULTS[fault.code];
   },
   reference: 'Where it is',
-  referenceHelp: 'Grid reference, UTM, degrees; or choose a known place',
+  referenceHelp:
+    'Grid reference, as a roamer (romer) reads it; UTM, degrees; or choose a known place',
   square: 'Square of 100 km for short references',
   addPoint: 'Tie it here',
   removePoint: (label: string) => `Delete ${label}`,

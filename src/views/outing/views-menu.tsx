@@ -1,4 +1,5 @@
 import MenuOutlined from '@ant-design/icons-svg/es/asn/MenuOutlined';
+import { withAngleName } from '@/core/units/shown';
 import { MENU_VIEWS, viewUrl } from '@/views/views';
 import styles from './views-menu.module.css';
 import { Icon } from '@/ui/controls/icon';
@@ -16,7 +17,7 @@ export function ViewsMenu({ id }: { id: string }) {
         {MENU_VIEWS.map((view) => (
           // Whole page loads: they work from the offline cache like any other.
           <a key={view.id} href={viewUrl(view.id, id)}>
-            {view.title} <small>{view.menu}</small>
+            {withAngleName(view.title)} <small>{view.menu}</small>
           </a>
         ))}
       </nav>

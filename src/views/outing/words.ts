@@ -51,6 +51,9 @@ export const WORDS = {
   columns: { number: 'no.', bearing: 'bearing', count: 'count', note: 'note' },
   emptyLog: 'Nothing logged yet.',
   emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',
+  emptyMark:
+    'Hang a mark at each station (mark ; orange tape), and explore only within sight of it.',
+  stillInSight: (mark: string) => `Still in sight of your mark, ${mark}?`,
   paceAsk: 'Paces in 100 m',
   paceUse: 'Use this pace',
   entryLabel: 'Next line of the log',

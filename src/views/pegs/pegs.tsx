@@ -1,8 +1,15 @@
 'use client';
-import { Input } from 'antd';
+import { Input, Segmented, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { groundLayout, layoutScale, type GroundLayout } from '@/core/navigation/ground-layout';
-import { wayHome } from '@/core/navigation/ways/way';
+import {
+  groundLayout,
+  layoutScale,
+  PARTS,
+  type GroundLayout,
+  type LayoutEnds,
+  type Parts,
+} from '@/core/navigation/ground-layout';
+import { way } from '@/core/navigation/ways/way';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { useNamedSolution } from '@/views/shared/data/use-solution';
 import { NumberField } from '@/views/shared/fields/number-field';
@@ -10,7 +17,7 @@ import { PlainPage } from '@/views/shared/page/plain-page';
 import { backToWayHome, Section, ViewPage } from '@/views/shared/page/view-page';
 import { LayoutDrawing } from './layout-drawing';
 import styles from './pegs.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText, lengthText } from '@/core/units/shown';
 import { ownWords, WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
 
@@ -22,14 +29,27 @@ export function Pegs() {
   return 'solution' in found ? <PegsPage solution={found.solution} /> : <PlainPage {...found} />;
 }
 
-function PegsPage({ solution }: { solution: Solution }) {
+/** The stations of the first and the last peg, and what the layout is made with. */
+function useLayout(solution: Solution) {
+  const [ends, setEnds] = useState<LayoutEnds>({ from: 0, to: solution.current });
   const [unit, setUnit] = useState<string>(WORDS.units[0]);
   const [space, setSpace] = useState(USUAL_SPACE);
-  const scale = layoutScale(solution, space);
-  const layout = useMemo(() => groundLayout(solution, scale), [solution, scale]);
-  const { closing, pegs } = layout;
-  const { bearing, distanceMetres } = wayHome(solution);
-  const home = { degrees: bearing.magnetic ?? 0, metres: distanceMetres };
+  const [own, setOwn] = useState<number | null>(null);
+  const [parts, setParts] = useState<Parts>(4);
+  const scale = own ?? layoutScale(solution, space, ends);
+  const layout = useMemo(
+    () => groundLayout(solution, scale, { ends, parts }),
+    [solution, scale, ends, parts],
+  );
+  return { ends, setEnds, unit, setUnit, space, setSpace, own, setOwn, parts, setParts, layout };
+}
+
+function PegsPage({ solution }: { solution: Solution }) {
+  const made = useLayout(solution);
+  const { ends, unit, layout } = made;
+  const { closing, pegs, scale } = layout;
+  const { bearing, distanceMetres } = way(solution, ends.to, ends.from);
+  const straight = { degrees: bearing.magnetic ?? 0, metres: distanceMetres };
   const string = { degrees: closing.bearingDegrees, metres: closing.metres };
   return (
     <ViewPage
@@ -40,27 +60,74 @@ function PegsPage({ solution }: { solution: Solution }) {
     >
       <p>{WORDS.how}</p>
       <div className={styles.asks}>
-        <UnitField unit={unit} onUnit={setUnit} />
+        <Ends solution={solution} ends={ends} onEnds={made.setEnds} />
+        <UnitField unit={unit} onUnit={made.setUnit} />
         <NumberField
           id="space"
           label={WORDS.space}
-          value={space}
+          value={made.space}
           least={2}
           most={1000}
-          help={WORDS.scale(unit.trim(), scale)}
-          onChange={setSpace}
+          help={made.own === null ? WORDS.scale(unit.trim(), scale) : WORDS.spaceUnused}
+          onChange={made.setSpace}
         />
+        <NumberField
+          id="own-scale"
+          label={WORDS.ownScale(unit.trim())}
+          value={made.own}
+          least={0.1}
+          most={100_000}
+          help={WORDS.ownScaleHelp}
+          onChange={made.setOwn}
+          onEmpty={() => made.setOwn(null)}
+        />
+        <div>
+          <span id="parts">{WORDS.parts}</span>
+          <Segmented
+            aria-labelledby="parts"
+            options={PARTS.map((value) => ({ value, label: WORDS.partNames[value] }))}
+            value={made.parts}
+            onChange={made.setParts}
+          />
+        </div>
       </div>
       <div className={styles.columns}>
         <PegTable pegs={pegs} />
-        <LayoutDrawing pegs={pegs} start={visibleText(stationName(solution, 0))} />
+        <LayoutDrawing pegs={pegs} start={visibleText(stationName(solution, ends.from))} />
       </div>
       <p className={styles.answer} data-testid="closing">
-        {WORDS.answer(string, closing.units, home)}
+        {WORDS.answer(string, closing.units, straight)}
       </p>
-      <OwnLayout home={home} scale={scale} />
+      <OwnLayout home={straight} scale={scale} />
     </ViewPage>
   );
+}
+
+interface EndsProps {
+  solution: Solution;
+  ends: LayoutEnds;
+  onEnds: (ends: LayoutEnds) => void;
+}
+
+/** Between which stations: home by itself, or any two. */
+function Ends({ solution, ends, onEnds }: EndsProps) {
+  const options = solution.places.stations().map((station) => ({
+    value: station,
+    label: visibleText(stationName(solution, station)),
+  }));
+  return (['from', 'to'] as const).map((end) => (
+    <div key={end}>
+      <label htmlFor={`pegs-${end}`}>{WORDS.ends[end]}</label>
+      <Select
+        id={`pegs-${end}`}
+        className={styles.end}
+        options={options}
+        showSearch={{ optionFilterProp: 'label' }}
+        value={ends[end]}
+        onChange={(station: number) => onEnds({ ...ends, [end]: station })}
+      />
+    </div>
+  ));
 }
 
 function UnitField({ unit, onUnit }: { unit: string; onUnit: (unit: string) => void }) {
@@ -99,6 +166,7 @@ const PegTable = ({ pegs }: Pick<GroundLayout, 'pegs'>) => (
         <tr key={index}>
           <td>{visibleText(peg.from)}</td>
           <td>{bearingText(peg.bearingDegrees)}</td>
+          <td>{lengthText(peg.metres)}</td>
           <td>{peg.units}</td>
           <td>{visibleText(peg.name)}</td>
         </tr>

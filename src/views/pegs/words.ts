@@ -1,6 +1,6 @@
 import { signedDifference } from '@/core/units/angle';
 import { lengthOf, polar, vectorBetween } from '@/core/units/plane';
-import { bearingText, distanceText, lengthText } from '@/core/units/shown';
+import { bearingText, distanceText, isInPaces, lengthText } from '@/core/units/shown';
 import type { Degrees, Metres } from '@/core/units/units';
 
 /** A direction and a distance. */
@@ -12,14 +12,22 @@ interface Stretch {
 /** The words of pegs and string. */
 export const WORDS = {
   how:
-    'Lay the route out on the ground with the same compass. Set a peg for the start. From each ' +
-    'peg set the bearing, measure the units, set the next peg. Measure every mark from centre ' +
-    'to centre, and use no iron pegs. The string from the last peg to the first is the way home.',
+    'First copy the table below on paper: bearing and length of every leg, one below the other. ' +
+    'Lay it out on the ground with the same compass, with no iron near: no knife, no nails, no ' +
+    'wire fence, no iron pegs. Set a peg for the first station. From each peg set the bearing, ' +
+    'measure the units from centre to centre, set the next peg. The string from the last peg to ' +
+    'the first is the way back.',
+  ends: { from: 'First peg', to: 'Last peg' },
   unit: 'Unit',
-  units: ['hand span', 'centimetre', 'inch', 'notebook edge', 'boot'],
+  units: ['hand span', 'hand', 'centimetre', 'inch', 'notebook edge', 'half a notebook', 'boot'],
   space: 'Room on the ground, in units',
   scale: (unit: string, metres: Metres) => `One ${unit || 'unit'} is ${lengthText(metres)}`,
-  columns: ['from', 'set', 'units', 'to'],
+  spaceUnused: 'Not used: the scale is your own',
+  ownScale: (unit: string) => `${isInPaces() ? 'Paces' : 'Metres'} for one ${unit || 'unit'}`,
+  ownScaleHelp: 'An inch for 25 m, half a notebook for 100 m; empty: what fits the room',
+  parts: 'Read to',
+  partNames: { 4: 'quarters', 10: 'tenths' },
+  columns: ['from', 'set', 'length', 'units', 'to'],
   drawing: 'The layout from above',
   answer: (string: Stretch, units: number, home: Stretch) =>
     `By these pegs, rounded as they are, the string gives ${bearingText(string.degrees)} and ` +

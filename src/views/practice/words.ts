@@ -259,5 +259,6 @@ export const SLIP_NAMES: Readonly<Record<string, string>> = {
   'not-read': 'not carried out',
   slope: 'slope',
   scale: 'scale',
+  sum: 'slip in the sum',
   'wrong-choice': 'another choice',
 };

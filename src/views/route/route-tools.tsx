@@ -42,7 +42,7 @@ async function startFollowing(plan: Plan) {
 /** What is done with the route as a whole: start it, undo, print, export, delete. */
 export function RouteTools(props: Props) {
   const { plan, isFollowed, paper, onPaper } = props;
-  const { state, route, actions } = props.open;
+  const { route, actions } = props.open;
   const [start, isStarting] = useOnce(() => startFollowing(plan));
   const [said, setSaid] = useState<string | null>(null);
   const exportAs = ({ write, fileEnding, mediaType }: RouteFormat) =>
@@ -65,18 +65,10 @@ export function RouteTools(props: Props) {
       <PressButton large href={viewUrl('map', route.picture, { route: route.id })}>
         {WORDS.onMap}
       </PressButton>
-      <ToolButton
-        icon={UndoOutlined}
-        label={WORDS.undo}
-        disabled={state.undoable.length === 0}
-        onClick={() => void actions.undo()}
-      />
-      <ToolButton
-        icon={RedoOutlined}
-        label={WORDS.redo}
-        disabled={state.redoable.length === 0}
-        onClick={() => void actions.redo()}
-      />
+      <PressButton large href={viewUrl('fix', undefined, { tab: 'orient' })}>
+        {WORDS.orient}
+      </PressButton>
+      <History open={props.open} />
       <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
       <Select
         aria-label={WORDS.paper}
@@ -98,3 +90,20 @@ export function RouteTools(props: Props) {
     </div>
   );
 }
+
+const History = ({ open: { state, actions } }: Pick<Props, 'open'>) => (
+  <>
+    <ToolButton
+      icon={UndoOutlined}
+      label={WORDS.undo}
+      disabled={state.undoable.length === 0}
+      onClick={() => void actions.undo()}
+    />
+    <ToolButton
+      icon={RedoOutlined}
+      label={WORDS.redo}
+      disabled={state.redoable.length === 0}
+      onClick={() => void actions.redo()}
+    />
+  </>
+);

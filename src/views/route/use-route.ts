@@ -50,9 +50,12 @@ function useChecked(plan: Result<Plan, RouteFault> | null, models: EarthModels |
     const sunset = plan?.ok ? sunsetMinutes(plan.value, offsetMinutes) : null;
     const places = known && 'value' in known ? known.value : [];
     const barriers = places.filter((place) => isLine(place) && place.isBarrier);
+    const crossings = places
+      .filter((place) => !isLine(place) && place.isCrossing)
+      .map(({ name, positions: [position] }) => ({ name, position: position! }));
     const day = plan?.ok ? (plan.value.route.date?.day ?? dayjs().format('YYYY-MM-DD')) : undefined;
     const field = fieldAt(models, first, day);
-    const around = { sunsetMinutes: sunset, barriers, field };
+    const around = { sunsetMinutes: sunset, barriers, crossings, field };
     return { sunset, warnings: plan?.ok ? checkRoute(plan.value, around) : [] };
   }, [plan, known, models]);
 }

@@ -63,7 +63,7 @@ export const WORDS = {
   inWords: (words: string) => `The leg goes ${words}.`,
   confirmAsk: 'Hold that against map and ground. Which way do you say it goes?',
   confirmed: (words: string) => `You say: ${words}.`,
-  reversedWays: 'Three ways to be wrong by exactly 180°',
+  reversedWays: 'At the map: three ways to be wrong by exactly 180°',
   danger: 'Danger',
   handrail: 'Handrail',
   catching: 'Too far',
@@ -182,6 +182,7 @@ export const WORDS = {
   followAt: (outing: string, first: string) => `Follow it in “${outing}”: I am at ${first}`,
   followFromHere: (outing: string) => `Follow it in “${outing}”, from where I am`,
   goOn: (outing: string) => `Go on following in “${outing}”`,
+  orient: 'Orient the map',
   onMap: 'On the map picture',
   export: 'Export',
   // Following.

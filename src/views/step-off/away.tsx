@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import type { Outing } from '@/core/model/outing';
+import { wayBackToPath } from '@/core/navigation/step-off';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { backBearing } from '@/core/units/angle';
 import { STORE_MESSAGES } from '@/ui/store-messages';
@@ -40,6 +41,9 @@ function WayBack({ outing }: { outing: Outing }) {
   if (!out) return <PlainPage words={WORDS.missing} />;
   const outward = bearingDegrees(out.bearing);
   const back = bearingText(backBearing(outward));
+  // Path and bearing are read with one compass, from one north.
+  const isAlike = out.path?.north === out.bearing.north;
+  const toPath = out.path && isAlike ? wayBackToPath(outward, bearingDegrees(out.path)) : null;
   return (
     <ViewPage view="step-off" about={outing.name} back={BACK_TO_OUTINGS} width="narrow" plain>
       <section className={styles.away} aria-label={WORDS.back}>
@@ -54,6 +58,12 @@ function WayBack({ outing }: { outing: Outing }) {
         <p role="status" className={styles.set}>
           {minutes === 0 ? WORDS.justNow : WORDS.away(minutes)}
         </p>
+        {toPath && (
+          <p className={styles.know} data-testid="to-path">
+            {WORDS.bothSides(bearingText(toPath.left), bearingText(toPath.right))}{' '}
+            {WORDS.aimed(bearingText(toPath.aimed), bearingText(toPath.right))}
+          </p>
+        )}
         {landmark && <p className={styles.know}>{WORDS.know(landmark.what)}</p>}
         <div className={styles.choices}>
           <Button ghost href={viewUrl('outing', outing.id)}>

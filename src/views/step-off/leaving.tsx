@@ -22,15 +22,22 @@ import { WORDS } from './words';
 
 const LONGEST_TEXT = 2000;
 
+const magnetic = (value: Degrees) => ({ unit: 'degrees', value, north: 'magnetic' }) as const;
+
 /** The outing of a step-off: its paces, what marks the start, and the bearing out. */
-async function stepOffOuting(bearing: Degrees, place: string): Promise<Outing> {
+async function stepOffOuting(
+  bearing: Degrees,
+  path: Degrees | null,
+  place: string,
+): Promise<Outing> {
   const now = dayjs();
   const time = now.format('HH:mm');
   const what = place.replace(/\s+/g, ' ').trim().slice(0, LONGEST_TEXT);
   const landmarks: EntryOf<'landmark'>[] = what === '' ? [] : [{ kind: 'landmark', what }];
   const out: EntryOf<'out'> = {
     kind: 'out',
-    bearing: { unit: 'degrees', value: bearing, north: 'magnetic' },
+    bearing: magnetic(bearing),
+    ...(path !== null && { path: magnetic(path) }),
     time,
   };
   return {
@@ -53,14 +60,17 @@ export function Leaving() {
   const [text, setText] = useState('');
   const [asked, setAsked] = useState(false);
   const [place, setPlace] = useState('');
+  const [pathText, setPathText] = useState('');
   const [fault, setFault] = useState<StoreFault | null>(null);
   const [leaving, setLeaving] = useState(false);
   const bearing = wholeBearing(text);
+  const path = wholeBearing(pathText);
+  const isPathWrong = pathText.trim() !== '' && path === null;
   const [go, busy] = useOnce(async () => {
     setAsked(true);
-    if (bearing === null) return;
+    if (bearing === null || isPathWrong) return;
     try {
-      const outing = await stepOffOuting(bearing, place);
+      const outing = await stepOffOuting(bearing, path, place);
       await addOuting(browserDatabase(), outing, new Date());
       askToKeep();
       // From here on the page is left: nothing may be started again.
@@ -72,8 +82,6 @@ export function Leaving() {
   });
   return (
     <ViewPage view="step-off" back={BACK_TO_OUTINGS} width="narrow" plain>
-      <p>{WORDS.bearing}</p>
-      <BearingOut text={text} onText={setText} isAsked={asked && bearing === null} />
       <label htmlFor="place">{WORDS.place}</label>
       <Input
         id="place"
@@ -82,6 +90,9 @@ export function Leaving() {
         placeholder={WORDS.placeHint}
         autoComplete="off"
       />
+      <p className={styles.next}>{WORDS.bearing}</p>
+      <BearingOut text={text} onText={setText} isAsked={asked && bearing === null} />
+      <PathField text={pathText} onText={setPathText} isWrong={isPathWrong} />
       {fault && <p role="alert">{STORE_MESSAGES[fault]}</p>}
       <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
         {WORDS.go(bearing === null ? null : bearingText(bearing))}
@@ -123,5 +134,34 @@ const BearingOut = ({ text, onText, isAsked }: BearingProps) => (
       degrees={wholeBearing(text) ?? 0}
       onTurn={(degrees) => onText(bearingDigits(degrees))}
     />
+  </>
+);
+
+interface PathProps {
+  text: string;
+  onText: (text: string) => void;
+  isWrong: boolean;
+}
+
+/** Which way the path itself runs: the way back then says where to look. */
+const PathField = ({ text, onText, isWrong }: PathProps) => (
+  <>
+    <div className={styles.out}>
+      <label htmlFor="path">{WORDS.path}</label>
+      <Input
+        id="path"
+        className={styles.typed}
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={3}
+      />
+    </div>
+    {isWrong && (
+      <p role="alert" className={styles.ask}>
+        {WORDS.pathWrong}
+      </p>
+    )}
   </>
 );

@@ -4,7 +4,15 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 export const WORDS = {
   bearing: 'Which way are you going? Turn the dial to the bearing on your compass, or type it.',
   dial: 'Bearing out',
-  place: 'What does this place look like? How will you know it?',
+  place: 'First look round. What does this place look like? How will you know it?',
+  path: 'The path runs, if you leave one',
+  pathWrong: 'Degrees, as in 060; leave it empty where there is no path.',
+  bothSides: (left: string, right: string) =>
+    `When you meet the path, the place may be on either side: the path runs ${left} to your left ` +
+    `and ${right} to your right.`,
+  aimed: (bearing: string, right: string) =>
+    `To know the side, follow ${bearing} instead: you meet the path left of the place. Turn ` +
+    `right, ${right}, and look for it.`,
   placeHint: 'Cairn on the left of the path, dead birch',
   turn: 'Dial for the bearing out',
   ask: 'Which bearing? Without it there is no way back: read it off your compass first.',

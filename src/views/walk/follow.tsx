@@ -1,18 +1,24 @@
 import { useMemo } from 'react';
 import { NORTH_WORDS } from '@/core/entries/describe';
 import { passedFeatures } from '@/core/navigation/ways/passed-features';
+import { stationMarks } from '@/core/survey/station-marks';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { Section } from '@/views/shared/page/view-page';
 import { passedWords } from '@/views/shared/ways/passed-words';
 import type { Walk } from './use-walk';
 import styles from './walk.module.css';
-import { distanceText } from '@/core/units/shown';
+import { bearingText, distanceText, isInPaces } from '@/core/units/shown';
+import { backBearing } from '@/core/units/angle';
+import { offAfter } from '@/core/navigation/position-error';
+import { Helps } from '@/views/shared/ways/helps';
+import { HELP_WORDS } from '@/views/shared/ways/help-words';
 import { BigBearing } from '@/views/shared/ways/big-bearing';
 import { WORDS } from './words';
 
 /** The bearing to follow on the stretch that is walked now, and how far. */
-export function Follow({ walk: { stage, follow } }: { walk: Walk }) {
-  const { along, distanceMetres, name, paces, toLine } = stage;
+export function Follow({ solution, walk: { stage, follow } }: { solution: Solution; walk: Walk }) {
+  const { along, distanceMetres, name, paces, target, toLine } = stage;
+  const mark = useMemo(() => stationMarks(solution).get(target ?? -1), [solution, target]);
   const metres = distanceText(distanceMetres);
   return (
     <section className={styles.strip} aria-label={WORDS.follow}>
@@ -21,6 +27,7 @@ export function Follow({ walk: { stage, follow } }: { walk: Walk }) {
         <BigBearing degrees={follow.degrees} />
       </p>
       <p>{NORTH_WORDS[follow.north]}</p>
+      {mark && target !== null && <p data-testid="mark-there">{WORDS.markThere(name, mark)}</p>}
       <p className={styles.sentence} data-testid="left">
         {toLine ? WORDS.toLine(metres, paces) : WORDS.left(metres, paces, name)}
       </p>
@@ -48,6 +55,27 @@ export function Passes({ solution, walk }: { solution: Solution; walk: Walk }) {
         </ol>
       )}
     </Section>
+  );
+}
+
+/** What helps when the mark is lost, or the needle no longer believed. */
+export function WalkHelps({
+  solution,
+  walk: { stage, follow },
+}: {
+  solution: Solution;
+  walk: Walk;
+}) {
+  const { distanceMetres } = stage;
+  const facts = isInPaces()
+    ? []
+    : [HELP_WORDS.after(distanceMetres, offAfter(solution, distanceMetres))];
+  return (
+    <Helps
+      bearing={bearingText(follow.degrees)}
+      back={bearingText(backBearing(follow.degrees))}
+      facts={facts}
+    />
   );
 }
 

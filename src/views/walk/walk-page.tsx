@@ -12,7 +12,7 @@ import type { Outcome } from '@/store/outing-session';
 import { LINE_FORMS } from '@/views/outing/entry/line-forms';
 import { backToWayHome, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
-import { Arrived, Follow, Passes } from './follow';
+import { Arrived, Follow, Passes, WalkHelps } from './follow';
 import { Search } from './search';
 import { useAddress, type Address } from './use-address';
 import { useWalk, type Walk } from './use-walk';
@@ -40,7 +40,11 @@ export function WalkPage({ solution, run }: Props) {
   const searching = address.query.get('search') !== null && !isHome;
   return (
     <ViewPage view="walk" about={outing.name} back={backToWayHome(outing)} width="narrow" plain>
-      {isHome ? <Arrived solution={solution} /> : !searching && <Follow walk={walk} />}
+      {isHome ? (
+        <Arrived solution={solution} />
+      ) : (
+        !searching && <Follow solution={solution} walk={walk} />
+      )}
       {!isHome && !searching && (
         <>
           {walk.stage.lineFailed && <p className={styles.sentence}>{WORDS.lineFailed}</p>}
@@ -52,6 +56,7 @@ export function WalkPage({ solution, run }: Props) {
             address={address}
             onBox={() => setBoxing(true)}
           />
+          <WalkHelps solution={solution} walk={walk} />
         </>
       )}
       {walk.uncounted && <Afterwards solution={solution} walk={walk} from={walk.uncounted.from} />}

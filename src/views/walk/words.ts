@@ -22,6 +22,7 @@ export const WORDS = {
   lineFailed: 'From here the line is met too flatly, or home is too near, to aim off: go straight.',
   notDone: (metres: string, place: string) =>
     `By the log it is still ${metres} to ${place}: walk and log that first, then search.`,
+  markThere: (place: string, mark: string) => `At ${place} you will see: ${mark}.`,
   passes: 'On the way you should pass',
   nothing: 'Nothing in the log lies beside this line.',
   walked: (unit: string) => `How many ${unit} did you walk on this bearing, if you counted?`,

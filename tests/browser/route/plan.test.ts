@@ -60,7 +60,8 @@ describe('a route', () => {
     await chooseFrom(visitor, '#expect-1', 'SW');
     await visitor.reads('[data-code=other-way]', /180° error: two points swapped/);
     await visitor.pick('Three ways to be wrong by exactly 180°');
-    await visitor.reads('[role=dialog]', /Map upside down.*Arrow reversed.*Housing reversed/);
+    const atTheMap = /plate is turned round.*housing’s lines.*map is upside down/;
+    await visitor.reads('[role=dialog]', atTheMap);
     await visitor.page.keyboard.press('Escape');
     await chooseFrom(visitor, '#expect-1', 'NE');
     await visitor.gone('[data-code=other-way]');

@@ -202,6 +202,7 @@ describe('words that are no note without a semicolon', () => {
         'leg',
         'here',
         'known',
+        'mark',
         'halt',
         'route',
         'compass',

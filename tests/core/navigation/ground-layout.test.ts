@@ -3,6 +3,7 @@ import { groundLayout, layoutScale } from '@/core/navigation/ground-layout';
 import { wayHome } from '@/core/navigation/ways/way';
 import { radians } from '@/core/units/units';
 import { ownWords } from '@/views/pegs/words';
+import { stationName } from '@/core/survey/solution';
 import { solvedLog } from '../../support/outings';
 
 describe('pegs and string', () => {
@@ -35,6 +36,33 @@ describe('pegs and string', () => {
     const { solution } = solvedLog('declination 10 E\n010T 100m > A\n090T 50m\nfrom A\n100T 100m');
     const { pegs } = groundLayout(solution, 10);
     expect(pegs.map(({ bearingDegrees }) => bearingDegrees)).toEqual([0, 90]);
+  });
+
+  it('between any two stations goes back to where their ways part, and on', () => {
+    const { solution } = solvedLog('000 100m > A\n090 100m > B\nfrom A\n270 50m > C');
+    const stations = new Map(
+      solution.places.stations().map((each) => [stationName(solution, each), each]),
+    );
+    const ends = { from: stations.get('B')!, to: stations.get('C')! };
+    const { pegs, closing } = groundLayout(solution, 25, { ends });
+    expect(pegs.map(({ from, name, bearingDegrees, units }) => [from, bearingDegrees, units, name]))
+      // From B back to A, the back bearing of the leg; then on to C.
+      .toEqual([
+        ['B', 270, 4, 'A'],
+        ['A', 270, 2, 'C'],
+      ]);
+    expect(closing.bearingDegrees).toBeCloseTo(90, 9);
+    expect(closing).toMatchObject({ units: 6, metres: 150 });
+    expect(layoutScale(solution, 6, ends)).toBe(25);
+    expect(layoutScale(solution, 5.9, ends)).toBe(50);
+  });
+
+  it('in tenths of a unit, at a scale of one’s own: an inch for 25 m', () => {
+    const inch = groundLayout(demo, 25, { parts: 10 });
+    expect(inch.pegs.map(({ units }) => units)).toEqual([4, 8, 2, 8]);
+    const notebook = groundLayout(demo, 130, { parts: 10 });
+    expect(notebook.pegs.map(({ units }) => units)).toEqual([0.8, 1.5, 0.4, 1.5]);
+    expect(groundLayout(demo, 130).pegs.map(({ units }) => units)).toEqual([0.75, 1.5, 0.5, 1.5]);
   });
 
   it('says how far off a layout was, and where one would have ended', () => {

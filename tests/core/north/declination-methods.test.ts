@@ -6,6 +6,7 @@ import { writeLog } from '@/core/log-text/write-log';
 import { CORRECTIONS, isProjection } from '@/core/model/header';
 import { message } from '@/core/navigation/message';
 import { way, wayHome } from '@/core/navigation/ways/way';
+import { converted } from '@/core/north/norths';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { positionOfStation } from '@/core/survey/positions';
 import { radians } from '@/core/units/units';
@@ -35,6 +36,16 @@ describe('the declination methods', () => {
       expect(way(solution, 2, 0).bearing.true).toBeCloseTo(225, 9);
       expect(way(solution, 2, 0).bearing.magnetic).toBeCloseTo(244.1, 9);
     }
+  });
+
+  it('90 by a 10° east scale reads 80; a map drawn to magnetic north leaves 90 as it is', () => {
+    // Common practice, no source.
+    const magnetic = (head: string) => {
+      const { norths } = solvedLog(`${head}\n000 10m`).solution.places.frame;
+      return converted({ degrees: 90, north: 'grid' }, 'magnetic', norths)?.degrees;
+    };
+    expect(magnetic('declination 10 E\ncorrection by-mark')).toBe(80);
+    expect(magnetic('declination 3.5 E\ncorrection magnetic-map')).toBe(90);
   });
 
   it('ignored, map and magnetic bearings are the same, and the angle stays known', () => {

@@ -36,6 +36,11 @@ describe('the length of a pace', () => {
     expect(lengthOf(walks(100, [55])).paceMetres).toBeCloseTo(1.818, 3);
   });
 
+  it('29 paces at 65 per 100 m are 44.62 m; 55 counts a 100 m are 550 a kilometre', () => {
+    expect(solvedLog('pace 65 per 100 m\n000 29p').solution.walkedMetres).toBeCloseTo(44.62, 2);
+    expect(1000 / lengthOf(walks(100, [55])).paceMetres).toBeCloseTo(550, 9);
+  });
+
   it('2 in on a map of 1:25 000 are 50 000 in, 4166.7 ft, 666.7 paces of 6.25 ft', () => {
     const onGround = 2 * 25_000;
     expect(onGround).toBe(50_000);

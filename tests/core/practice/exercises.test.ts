@@ -190,7 +190,8 @@ describe('simulated learners', () => {
     const { share, count } = shareTold(
       'sloppy',
       Object.keys(PLAIN),
-      (_, { isRight, slip }) => isRight || slip === null,
+      // In a sum of degrees a few beside it are a slip of the sum: no hand is in it.
+      ({ sum }, { isRight, slip }) => isRight || slip === null || (slip === 'sum' && !!sum),
     );
     expect(count).toBeGreaterThan(3000);
     expect(share).toBeGreaterThanOrEqual(0.95);

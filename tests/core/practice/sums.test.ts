@@ -7,6 +7,7 @@ import { marginDeclination } from '@/core/north/outing-norths';
 import { calibrate } from '@/core/pacing/calibration';
 import { gridMetresOf } from '@/core/place/paper';
 import { exerciseOf } from '@/core/practice/exercises';
+import { judge } from '@/core/practice/judge';
 import type { Answer, Question } from '@/core/practice/question';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { localAttractions } from '@/core/survey/local-attraction';
@@ -45,6 +46,30 @@ describe('the sums of the exercises are those of the app', () => {
       const sum = conversionSum(read, to, norths)!;
       expect(degreesOf(question.right)).toBeCloseTo(sum.end.degrees, 9);
     });
+  });
+
+  it('a slip in the sum is told: 315 + 13 written 324, 336 + 13 written 346', () => {
+    // Common practice, no source: two sums that people got wrong by hand.
+    for (const [bearing, written, right] of [
+      [315, 324, '315 + 13 = 328'],
+      [336, 346, '336 + 13 = 349'],
+    ] as const) {
+      let found = 0;
+      for (let seed = 1; seed < 200_000 && found < 1; seed++) {
+        const [question] = exerciseOf('magnetic-to-grid')!.ask(seed);
+        if (question!.given.bearing !== bearing || question!.given.angleEast !== 13) continue;
+        found++;
+        const verdict = judge(question!, { kind: 'bearing', degrees: written });
+        expect(verdict).toMatchObject({ isRight: false, slip: 'sum' });
+        expect(verdict.says).toContain(right);
+        // Ten degrees off is its own slip, and a degree is right.
+        const other = judge(question!, { kind: 'bearing', degrees: bearing + 23 });
+        expect(other.slip).toBe('ten-degrees');
+        expect(judge(question!, { kind: 'bearing', degrees: bearing + 12 }).isRight).toBe(true);
+        expect(judge(question!, { kind: 'bearing', degrees: bearing + 50 }).slip).toBeNull();
+      }
+      expect(found).toBe(1);
+    }
   });
 
   it('back-bearing, quadrants and mils', () => {

@@ -244,7 +244,7 @@ describe('a walker in fog', () => {
   it('ends inside the ellipse that the log states 94 to 96 times in a hundred', () => {
     const { uniform } = randomSource(20);
     let [inside, walks, boxes, woods] = [0, 0, 0, 0];
-    for (let seed = 1; seed <= 6000; seed++) {
+    for (let seed = 1; seed <= 3000; seed++) {
       const country = COUNTRIES[seed % COUNTRIES.length]!;
       // Every other one goes round water, to one side or the other.
       const boxed = seed % 2 === 0 ? ({ boxes: seed % 4 === 0 ? 'left' : 'right' } as const) : {};
@@ -266,9 +266,9 @@ describe('a walker in fog', () => {
       if (walked.some((each) => each.boxed.length > 0)) boxes++;
       if (walked.some(({ inWood }) => inWood > 0)) woods++;
     }
-    expect(boxes).toBeGreaterThan(200);
-    expect(woods).toBeGreaterThan(1000);
-    expect(walks).toBeGreaterThan(4000);
+    expect(boxes).toBeGreaterThan(100);
+    expect(woods).toBeGreaterThan(500);
+    expect(walks).toBeGreaterThan(2000);
     expect(inside / walks).toBeGreaterThan(0.94);
     expect(inside / walks).toBeLessThan(0.96);
   });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { checkRoute } from '@/core/checks/route';
 import { fieldAt, type FieldAtPlace } from '@/core/north/earth-models';
 import { earthModels } from '@/core/north/loaded-earth-models';
-import type { Barrier } from '@/core/checks/route/route-check';
+import type { Barrier, Crossing } from '@/core/checks/route/route-check';
 import { clockText, planTime, sunsetMinutes } from '@/core/navigation/route/clock';
 import { catchingWords, legInWords, slopeWords } from '@/core/navigation/route/in-words';
 import { leaveText } from '@/core/navigation/route/leave-text';
@@ -14,8 +14,9 @@ const found = (
   barriers: Barrier[] = [],
   sunset: number | null = null,
   field: FieldAtPlace | null = null,
+  crossings: Crossing[] = [],
 ) =>
-  checkRoute(planned(text), { sunsetMinutes: sunset, barriers, field }).map(
+  checkRoute(planned(text), { sunsetMinutes: sunset, barriers, crossings, field }).map(
     ({ code, leg, message }) => `${leg ?? '-'} ${code}: ${message}`,
   );
 /** A point so many millimetres away at 1:10 000, to the east. */
@@ -103,6 +104,27 @@ describe('what looks wrong in a plan', () => {
       expect.stringMatching(/^1 crosses-barrier: Leg 1 goes straight over the gorge, after 19\d m/),
     );
     expect(found(START + east(10), [at(-63.497)]).join()).not.toContain('crosses-barrier');
+  });
+
+  it('is none at a gate, and names the nearest gate elsewhere', () => {
+    const fence: Barrier = {
+      name: 'the fence',
+      positions: [
+        { latitude: 54.19, longitude: -63.497 },
+        { latitude: 54.21, longitude: -63.497 },
+      ],
+    };
+    const gate = (latitude: number): Crossing => ({
+      name: 'Gate',
+      position: { latitude, longitude: -63.497 },
+    });
+    const warned = (...gates: Crossing[]) =>
+      found(START + east(40), [fence], null, null, gates).filter((each) => each.includes('cross'));
+    // 0.0001° of latitude are 11 m.
+    expect(warned(gate(54.2001))).toEqual([]);
+    expect(warned(gate(54.2002))[0]).toMatch(/Plan a point at Gate, 22 m from there/);
+    // Another gate on the same fence does not hide that this one is far.
+    expect(warned(gate(54.22))[0]).toMatch(/or mark the gate or bridge/);
   });
 
   it('is an end after sunset, or after the hour that was told', () => {

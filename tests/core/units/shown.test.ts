@@ -135,7 +135,7 @@ describe('a message', () => {
   it('has degrees and metres in it whatever is shown', () => {
     const { solution } = solvedLog('start Dock\npace 65 per 100 m\n048 200m');
     expect(message(solution, '10:00')).toContain('228 magnetic, 200 m, within');
-    showIn({ lengths: 'feet', bearings: 'mils' });
+    showIn({ ...USUAL_UNITS, lengths: 'feet', bearings: 'mils' });
     expect(message(solution, '10:00')).toContain('4053 mil (228°) magnetic, 655 ft (200 m)');
   });
 });

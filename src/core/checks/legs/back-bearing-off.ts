@@ -68,7 +68,9 @@ function warningOn(
     (station) => Math.abs(attractions.get(station) ?? 0) > TOLERANCE_DEGREES,
   );
   if (disturbed === undefined) {
-    const advice = 'Iron near, or a slip at one end? Put iron away, look back and read again.';
+    const advice =
+      'Iron near (a wire fence, a post, a watch, a phone), or a slip at one end? Step away from ' +
+      'it, look back and read again.';
     return { code: 'back-bearing-off', at, message: `${saw} ${advice}` };
   }
   const attraction = attractions.get(disturbed) ?? 0;

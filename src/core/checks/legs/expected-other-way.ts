@@ -21,7 +21,8 @@ export const expectedOtherWay: Check = (solution) => {
     if (off <= MOST_OFF_DEGREES) continue;
     const reversed = 180 - off <= REVERSED_WITHIN_DEGREES;
     const cause = reversed
-      ? ' That is a 180° error: map upside down, arrow reversed, or housing reversed?'
+      ? ' That is a 180° error: plate or housing turned round, map upside down, or the south ' +
+        'end of the needle?'
       : '';
     const message =
       `You expected roughly ${point}, but the leg goes ${bearingText(leg.bearingDegrees)}: ` +

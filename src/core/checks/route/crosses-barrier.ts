@@ -1,24 +1,52 @@
 import { planePointOf } from '../../place/geodesic';
 import { lengthText } from '../../units/shown';
-import { meetingShares, ORIGIN } from '../../units/plane';
+import { lengthOf, meetingShares, ORIGIN, scaled, vectorBetween } from '../../units/plane';
 import type { RouteCheck, RouteWarning } from './route-check';
 
-/** `crosses-barrier`: a leg goes straight over a line that is not to be crossed. */
-export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers }) =>
+/** A leg that meets the barrier so near a gate goes through it. Common practice, no source. */
+const AT_CROSSING_METRES = 15;
+/** Farther than this a gate is no way round. */
+const MOST_ROUND_METRES = 1000;
+
+/**
+ * `crosses-barrier`: a leg goes straight over a line that is not to be crossed, and not at a gate,
+ * a bridge or a ford that is known.
+ */
+export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, crossings }) =>
   legs.flatMap(({ number, metres }) => {
     const [from, to] = [positions[number - 1]!, positions[number]!];
     const end = planePointOf(from, to);
     return barriers.flatMap(({ name, positions: corners }): RouteWarning[] => {
       const plane = corners.map((corner) => planePointOf(from, corner));
+      const gates = crossings.map((gate) => ({
+        name: gate.name,
+        point: planePointOf(from, gate.position),
+      }));
       const shares = plane.slice(1).flatMap((point, index) => {
         const met = meetingShares([ORIGIN, end], [plane[index]!, point]);
         return met?.every((share) => share >= 0 && share <= 1) ? [met[0]] : [];
       });
-      if (shares.length === 0) return [];
-      const at = lengthText(Math.min(...shares) * metres);
+      const over = shares
+        .map((share) => {
+          const met = scaled(end, share);
+          const [nearest] = gates
+            .map((gate) => ({ ...gate, away: lengthOf(vectorBetween(met, gate.point)) }))
+            .sort((a, b) => a.away - b.away);
+          return { share, nearest };
+        })
+        .filter(({ nearest }) => !nearest || nearest.away > AT_CROSSING_METRES)
+        .sort((a, b) => a.share - b.share);
+      const [first] = over;
+      if (!first) return [];
+      const { nearest } = first;
+      const round =
+        nearest && nearest.away <= MOST_ROUND_METRES
+          ? `Plan a point at ${nearest.name}, ${lengthText(nearest.away)} from there, or one ` +
+            'that leads round it.'
+          : 'Plan a point that leads round it, or mark the gate or bridge where it may be crossed.';
       const message =
-        `Leg ${number} goes straight over ${name}, after ${at}. Plan a point that leads round ` +
-        'it.';
+        `Leg ${number} goes straight over ${name}, after ${lengthText(first.share * metres)}. ` +
+        round;
       return [{ code: 'crosses-barrier', leg: number, message }];
     });
   });

@@ -21,6 +21,7 @@ import { fail, ok, type Result } from '../../units/result';
 import type { Degrees, Metres } from '../../units/units';
 import { positionError } from '../position-error';
 import { aimOff, detectionAlongLine, type AimOff, type AimOffFault } from '../ways/aim-off';
+import { speedOn } from '../ways/ground-speeds';
 import { NAISMITH_KMH } from '../ways/walk-time';
 import { gridOfRoute, headerAt } from './points';
 import { legMinutes } from './timing';
@@ -206,7 +207,9 @@ export function routeLeg(
   const { paceMetres } = homeMeans(walk.end);
   const [up, down] = [plan.upMetres ?? 0, plan.downMetres ?? 0];
   const timing = route.timing ?? 'naismith';
-  const speed = route.kilometresPerHour ?? NAISMITH_KMH;
+  // A person's own speed is that on open ground: rough ground slows it alike.
+  const base = route.kilometresPerHour ?? NAISMITH_KMH;
+  const speed = (base * speedOn(plan.ground)) / NAISMITH_KMH;
   const error = positionError(walk, 0, 1);
   const sight = route.sightMetres ?? USUAL_SIGHT_METRES;
   const aimed = metres > 0 ? plannedAim(walk, plan, bearing, sight) : null;

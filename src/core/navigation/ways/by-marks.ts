@@ -1,6 +1,7 @@
 import type { Covariance } from '../../errors/covariance';
 import { detectionChance } from '../../errors/detection';
 import { stationName, type Solution } from '../../survey/solution';
+import { stationMarks } from '../../survey/station-marks';
 import type { PlanePoint } from '../../units/plane';
 import type { Metres } from '../../units/units';
 import { missOf, totalOf, walkErrors } from '../walk-errors';
@@ -40,14 +41,16 @@ interface MarkedStretch {
   readonly positionError: Covariance;
 }
 
-/** The stretches of the way back between stations that were given a name, and home. */
+/** The stretches of the way back between stations that were named or marked, and home. */
 function markedStretches(solution: Solution): MarkedStretch[] {
   const { legs, places, current } = solution;
+  const marks = stationMarks(solution);
   const found: MarkedStretch[] = [];
   let [from, vectors]: [number, PlanePoint[]] = [current, []];
   for (const leg of legs.pathTo(current).reverse()) {
     vectors.push(places.relative(leg.to, leg.from));
-    const isMark = leg.from === 0 || legs.leg(leg.from).reading.to !== undefined;
+    const isNamed = leg.from === 0 || legs.leg(leg.from).reading.to !== undefined;
+    const isMark = isNamed || marks.has(leg.from);
     if (!isMark) continue;
     const walk = walkErrors(solution, vectors);
     const positionError = totalOf(missOf(places.relative(from, leg.from), walk));

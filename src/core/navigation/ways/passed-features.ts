@@ -1,6 +1,7 @@
 import { besideLeg } from '../../survey/beside-leg';
 import { walkLog } from '../../survey/log-walk';
 import type { Solution } from '../../survey/solution';
+import { stationMarks } from '../../survey/station-marks';
 import { lengthOf, offsetFromLine, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Metres } from '../../units/units';
 
@@ -23,6 +24,7 @@ export function passedFeatures(solution: Solution, from: number, to: number): Pa
   const length = lengthOf(vectorBetween(a, b));
   if (length < END_METRES) return [];
   const passed: PassedFeature[] = [];
+  const marks = stationMarks(solution);
   const take = (what: string, point: PlanePoint) => {
     const { along, right } = offsetFromLine(point, a, b);
     const onTheWay = along > END_METRES && along < length - END_METRES;
@@ -32,7 +34,11 @@ export function passedFeatures(solution: Solution, from: number, to: number): Pa
   };
   for (const { entry, leg } of walkLog(solution)) {
     if (!leg) continue;
-    if (entry.kind === 'leg' && entry.to && !leg.returns) take(entry.to, leg.end);
+    if (entry.kind === 'leg' && !leg.returns) {
+      const mark = marks.get(leg.to);
+      const name = entry.to ?? (mark && `${leg.number}`);
+      if (name) take(mark ? `${name}: ${mark}` : name, leg.end);
+    }
     if (entry.kind === 'at') take(entry.what, besideLeg(leg, entry));
   }
   return passed.sort((one, other) => one.alongMetres - other.alongMetres);

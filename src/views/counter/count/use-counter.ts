@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { addEntries, type Command } from '@/core/edit/command';
 import { faultMessage } from '@/core/faults/messages';
-import { usualSpeed } from '@/core/navigation/ways/walk-time';
+import { usualSpeed } from '@/core/navigation/ways/ground-speeds';
 import type { Solution } from '@/core/survey/solution';
 import type { Metres } from '@/core/units/units';
 import { isEmpty, openBox, type Count, type CountLine } from '@/store/count';

@@ -1,4 +1,4 @@
-import { Form, Input } from 'antd';
+import { Checkbox, Form, Input } from 'antd';
 import { useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import type { KnownPlace } from '@/core/model/known-place';
@@ -21,12 +21,24 @@ interface Props {
   onDone: (saved: KnownPlace | null) => void;
 }
 
+type Placed = Pick<KnownPlace, 'positions' | 'withinMetres'>;
+
+/** A known place but for its id: what it had beside what is typed stays. */
+function aboutPlace(edited: KnownPlace | null, name: string, isMarked: boolean, placed: Placed) {
+  const { withinMetres: _within, isBarrier: _barrier, isCrossing: _gate, ...rest } = edited ?? {};
+  const mark = placed.positions.length > 1 ? { isBarrier: true } : { isCrossing: true };
+  return { ...rest, ...(isMarked && mark), ...placed, name: name.replace(/[\s;]+/g, ' ').trim() };
+}
+
 /** What is typed of a known place, what is wrong with it, and how it is stored. */
 function useTyped({ known, at, edited, onDone }: Props) {
   const usual = at ?? known.places[0]?.positions[0];
   const [square, setSquare] = useState(() => firstSquare(usual));
   const [name, setName] = useState(edited?.name ?? '');
   const [where, setWhere] = useState(() => edited?.positions.map(decimalDegrees).join('\n') ?? '');
+  const [isMarked, setIsMarked] = useState(
+    edited?.isBarrier === true || edited?.isCrossing === true,
+  );
   const [asked, setAsked] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const read = where.trim() === '' ? null : readTypedPlaces(where, square.trim() || null);
@@ -40,18 +52,14 @@ function useTyped({ known, at, edited, onDone }: Props) {
     setAsked(true);
     if (!read?.ok || name.trim() === '' || isTaken) return;
     keepSquare(square, read.value.positions[0]);
-    const { withinMetres: _, ...others } = edited ?? {};
-    const place: KnownPlace = {
-      ...others,
-      id: edited?.id ?? known.newId(),
-      name: name.replace(/[\s;]+/g, ' ').trim(),
-      ...read.value,
-    };
+    const id = edited?.id ?? known.newId();
+    const place = { ...aboutPlace(edited, name, isMarked, read.value), id };
     const refused = await known.put(place, edited);
     setFault(refused);
     if (refused) return;
     setName('');
     setWhere('');
+    setIsMarked(false);
     setAsked(false);
     onDone(place);
   };
@@ -62,6 +70,8 @@ function useTyped({ known, at, edited, onDone }: Props) {
     setName,
     where,
     setWhere,
+    isMarked,
+    setIsMarked,
     nameFault,
     isTaken,
     wrong,
@@ -70,6 +80,21 @@ function useTyped({ known, at, edited, onDone }: Props) {
     put,
   };
 }
+
+/** A line that is not to be crossed, or a point where one may be. */
+const Marked = ({ typed }: { typed: ReturnType<typeof useTyped> }) => {
+  const isLineTyped = typed.read?.ok === true && typed.read.value.positions.length > 1;
+  return (
+    <Form.Item>
+      <Checkbox
+        checked={typed.isMarked}
+        onChange={({ target }) => typed.setIsMarked(target.checked)}
+      >
+        {isLineTyped ? WORDS.barrier : WORDS.crossing}
+      </Checkbox>
+    </Form.Item>
+  );
+};
 
 /** A name and a position, or one position on each row for a line. */
 export function PlaceForm(props: Props) {
@@ -117,6 +142,7 @@ export function PlaceForm(props: Props) {
           autoComplete="off"
         />
       </Form.Item>
+      <Marked typed={typed} />
       {fault && <p className={styles.warning}>{fault}</p>}
       <div className={styles.row}>
         <PressButton look="primary" large disabled={!read?.ok} onClick={() => void put()}>

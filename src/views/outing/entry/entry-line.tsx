@@ -31,13 +31,15 @@ interface Props {
   onKeypad: () => void;
   canUndo: boolean;
   onUndo: () => void;
+  /** What is asked while nothing is typed; empty for nothing. */
+  hint: string;
 }
 
 type FoundFault = Extract<Interpretation, { kind: 'fault' }>;
 
 /** Where a line is typed as on paper; below it, how it is read, or what is wrong. */
 export function EntryLine(props: Props) {
-  const { view, editing, onDialog } = props;
+  const { view, editing, onDialog, hint } = props;
   const { input, text, type, found, status } = view;
   const fault = found.kind === 'fault' ? found : null;
   const take = (line: string) => {
@@ -56,7 +58,11 @@ export function EntryLine(props: Props) {
               {NEEDS_PACE.has(fault.fault.code) && <PaceAsk {...view} />}
             </>
           ) : (
-            <ReadingWords found={found} text={text} status={status} />
+            <ReadingWords
+              found={found}
+              text={text}
+              status={[status, hint].filter(Boolean).join(' ')}
+            />
           )}
         </div>
         <Buttons {...props} isFault={fault !== null} />

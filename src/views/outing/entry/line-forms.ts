@@ -89,6 +89,13 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
     line: ({ kind, what }) => `landmark${part(kind)} ;${part(what)}`,
   },
   {
+    key: 'mark',
+    title: 'How is this station marked?',
+    help: 'Tape on a branch, three stones: the way back says what you will see here.',
+    fields: [KIND, { key: 'what', label: 'What you will see' }],
+    line: ({ kind, what }) => `mark${part(kind)} ;${part(what)}`,
+  },
+  {
     key: 'halt',
     title: 'A halt',
     help: 'Nobody walks: times, speeds and the light left leave it out.',

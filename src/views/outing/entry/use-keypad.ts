@@ -2,7 +2,7 @@
 import { useRef, useState } from 'react';
 import type { Leg } from '@/core/entries/entry';
 import { faultMessage } from '@/core/faults/messages';
-import { usualSpeed } from '@/core/navigation/ways/walk-time';
+import { usualSpeed } from '@/core/navigation/ways/ground-speeds';
 import { interpretLine } from '@/core/log-text/interpret';
 import { writeGround } from '@/core/readings/ground';
 import { generalPace } from '@/core/survey/log-state';

@@ -68,6 +68,7 @@ export function LogPane(props: Props) {
             <>
               <p>{WORDS.emptyLog}</p>
               <p>{WORDS.emptyHow}</p>
+              <p>{WORDS.emptyMark}</p>
             </>
           )}
         </div>
@@ -246,7 +247,8 @@ interface CellProps extends Pick<LogRow, 'alongs'> {
 
 function LegCells({ leg, number, metres, alongs }: CellProps) {
   const { north } = leg.bearing;
-  const [count, unit] = splitCount(boxedWords(leg.distance, alongs));
+  // What was counted; the length beside it is in the column of metres.
+  const [count, unit] = splitCount(boxedWords(leg.counted ?? leg.distance, alongs));
   const small = [backBearingWords(leg), leg.ground, slopeWords(leg), leg.time].filter(Boolean);
   return (
     <span className={styles.cells}>
@@ -272,8 +274,15 @@ function LegCells({ leg, number, metres, alongs }: CellProps) {
 /** True where what was counted is the length itself. */
 const isSaid = ({ distance }: Leg) => isInPaces() && distance.unit === 'paces';
 
+/** What the words of an estimated distance begin with. */
+const ABOUT = 'about ';
+
 /** The figure of a distance in words, and the rest. */
 function splitCount(words: string): [string, string] {
+  if (words.startsWith(ABOUT)) {
+    const [figure, rest] = splitCount(words.slice(ABOUT.length));
+    return [`~${figure}`, rest];
+  }
   const space = words.indexOf(' ');
   return space < 0 ? [words, ''] : [words.slice(0, space), words.slice(space + 1)];
 }
@@ -288,7 +297,7 @@ function LineCells({ entry }: { entry: Entry }) {
   );
 }
 
-const SEEN: ReadonlySet<Entry['kind']> = new Set(['at', 'see', 'landmark']);
+const SEEN: ReadonlySet<Entry['kind']> = new Set(['at', 'see', 'landmark', 'mark']);
 
 function lineClass({ kind }: Entry): string {
   if (kind === 'struck') return `${styles.line} ${styles.struck}`;

@@ -1,6 +1,8 @@
 import dynamic from 'next/dynamic';
-import { useCallback, useRef, type MouseEvent } from 'react';
+import { useCallback, useMemo, useRef, type MouseEvent } from 'react';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
+import { stationMarks } from '@/core/survey/station-marks';
+import { visibleText } from '@/core/units/visible';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from '../dialogs/dialog';
 import { EntryLine } from '../entry/entry-line';
@@ -125,10 +127,21 @@ export function LogSection(props: Props) {
   );
 }
 
+const SEEN: ReadonlySet<string> = new Set(['at', 'see', 'remark']);
+
+/** After something seen at a station that is marked: whether its mark is still in sight. */
+function markHint(solution: Solution): string {
+  const { entries } = solution.outing;
+  if (!SEEN.has(entries.at(-1)?.kind ?? '')) return '';
+  const mark = stationMarks(solution).get(solution.current);
+  return mark === undefined ? '' : WORDS.stillInSight(visibleText(mark));
+}
+
 /** Where lines are written: the entry line, or the keypad in its place. */
 function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }: Props) {
   const { editing, selected } = view;
   const words = editing && editingWords(editing.how, leg?.number ?? 0);
+  const hint = useMemo(() => markHint(solution), [solution]);
   if (keypad && (editing || selected === null)) {
     return (
       <Keypad
@@ -149,6 +162,7 @@ function EntryArea({ solution, view, leg, setDialog, keypad, onKeypad, canUndo }
       onKeypad={() => onKeypad(true)}
       canUndo={canUndo}
       onUndo={() => void view.step('undo')}
+      hint={hint}
     />
   );
 }

@@ -109,7 +109,7 @@ function Confirm({
       {warnings.some(({ code }) => code === 'other-way') && (
         <PressButton onClick={() => setShown(true)}>{WORDS.reversedWays}</PressButton>
       )}
-      {shown && <ReversedBearing onClose={() => setShown(false)} />}
+      {shown && <ReversedBearing atMap onClose={() => setShown(false)} />}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { CORRECTIONS, type Correction } from '@/core/model/header';
 import { gridsAt, NATIONAL_GRIDS, type NationalGrid } from '@/core/place/national-grids';
 import type { Position } from '@/core/readings/position';
 import { NORTHS, type North } from '@/core/units/bearing';
+import { withAngleName } from '@/core/units/shown';
 import styles from './declination-fields.module.css';
 import { northOfMethod } from '@/core/north/outing-norths';
 import { marginSum, type DeclinationDraft, type DraftField } from './draft';
@@ -51,8 +52,8 @@ const METHODS = (chosen: Correction) =>
     value,
     label: (
       <span className={styles.choice}>
-        {CORRECTION_WORDS[value].name}
-        {value === chosen && <small>{CORRECTION_WORDS[value].does}</small>}
+        {withAngleName(CORRECTION_WORDS[value].name)}
+        {value === chosen && <small>{withAngleName(CORRECTION_WORDS[value].does)}</small>}
       </span>
     ),
   }));
@@ -84,7 +85,7 @@ export function DeclinationFields({ draft, wrong, day, onChange, at }: Props) {
     needsAngle && draft.correction !== 'left-out' && draft.correction !== 'magnetic-map';
   return (
     <>
-      <Form.Item label="Declination method">
+      <Form.Item label={withAngleName('Declination method')}>
         <Radio.Group
           value={draft.correction}
           onChange={(event) => choose(event.target.value as Correction)}
@@ -130,7 +131,7 @@ type PartProps = Pick<Props, 'draft' | 'onChange'> & { text: TextField };
 function AngleFields({ draft, day, onChange, text }: PartProps & Pick<Props, 'day'>) {
   return (
     <>
-      <Form.Item label="Declination">
+      <Form.Item label={withAngleName('Declination')}>
         <Radio.Group
           value={draft.source}
           onChange={(event) =>
@@ -141,7 +142,7 @@ function AngleFields({ draft, day, onChange, text }: PartProps & Pick<Props, 'da
         />
       </Form.Item>
       {draft.source === 'typed' &&
-        text('angle', 'Declination, with its letter', '19.1 W or 2°18’ E')}
+        text('angle', withAngleName('Declination, with its letter'), '19.1 W or 2°18’ E')}
       {draft.source === 'margin' &&
         text(
           'margin',

@@ -5,7 +5,7 @@ import type { NorthsChange } from '@/core/navigation/norths-change';
 import { marginDeclination, type OutingNorths } from '@/core/north/outing-norths';
 import { angleMinutesText, angleText } from '@/core/units/angle';
 import type { Bearing, North } from '@/core/units/bearing';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText, withAngleName } from '@/core/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** What every view says about the norths. */
@@ -105,7 +105,7 @@ export function declinationSentence(norths: OutingNorths, read: North, show: Nor
     read === shown
       ? `Bearings and way home are ${NORTH_WORDS[read]}.`
       : `Bearings are ${NORTH_WORDS[read]}, the way home is ${NORTH_WORDS[shown]}.`;
-  return `${methodSentence(norths)} ${rest}`;
+  return withAngleName(`${methodSentence(norths)} ${rest}`);
 }
 
 const LEAST_MOVE_METRES = 0.5;

@@ -1,3 +1,4 @@
+import { withAngleName } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { CairnMark } from '@/ui/cairn-mark';
 import { viewTitle, viewUrl } from '@/views/views';
@@ -25,7 +26,7 @@ export function ViewHeader({ title, about, back }: Props) {
       <a href="/" className={styles.mark} aria-label="Cairn Back: all outings" title="All outings">
         <CairnMark />
       </a>
-      <h1 className={styles.title}>{title}</h1>
+      <h1 className={styles.title}>{withAngleName(title)}</h1>
       {about && <span className={styles.about}>{visibleText(about)}</span>}
       {back.outing !== undefined && (
         <a href={viewUrl('home-now', back.outing)} className={styles.home}>

@@ -15,6 +15,7 @@ import { useDraftOutlook, type DraftOutlook } from '@/views/shared/declination/u
 import styles from '@/views/shared/fields/dialog.module.css';
 import { PlaceField, placeTextOf, type PlaceText } from '@/views/shared/fields/place-field';
 import { METHOD_LABEL, METHOD_WORDS } from '@/views/shared/words/method-words';
+import { withAngleName } from '@/core/units/shown';
 import { viewUrl } from '@/views/views';
 import { fieldsOf, readSettings, type SettingsFields } from './read-settings';
 
@@ -181,7 +182,7 @@ function SettingsForm({ outing, settings, outlook, refused, onSave, onHelp }: Fo
       <a href={viewUrl('pacing', outing.id)} className={styles.link}>
         Calibrate it, ground by ground
       </a>
-      <h2 className={styles.part}>Declination</h2>
+      <h2 className={styles.part}>{withAngleName('Declination')}</h2>
       <Outlook outlook={outlook} />
       <Button onClick={onHelp} className={styles.guide}>
         Help me choose

@@ -2,7 +2,8 @@
 import { useMemo } from 'react';
 import { chanceOfSight } from '@/core/navigation/ways/chance-of-sight';
 import { recommendation, type WeighedWay } from '@/core/navigation/ways/recommendation';
-import { NAISMITH_KMH, ownSpeed, walkMinutes } from '@/core/navigation/ways/walk-time';
+import { ownSpeed, speedHome } from '@/core/navigation/ways/ground-speeds';
+import { walkMinutes } from '@/core/navigation/ways/walk-time';
 import {
   retraceLegs,
   straightHome,
@@ -35,7 +36,8 @@ export function useWeighedWays(solution: Solution, choices: WayChoices) {
   const { line, side, sight, climb } = choices;
   const { places, current } = solution;
   const own = useMemo(() => ownSpeed(solution), [solution]);
-  const speed = choices.kilometresPerHour ?? Number((own ?? NAISMITH_KMH).toFixed(1));
+  const usual = useMemo(() => speedHome(solution), [solution]);
+  const speed = choices.kilometresPerHour ?? usual;
   const isStation = places.stations().includes(choices.via ?? -1);
   const via = isStation && choices.via !== 0 && choices.via !== current ? choices.via : null;
   const aimed = useAimedWay(solution, line, side);

@@ -3,8 +3,42 @@ import { paceImplausible } from '@/core/checks/legs/pace-implausible';
 import { clockOf, plannedFrom, timeOn } from '@/core/navigation/place-clock';
 import { daylightAt } from '@/core/navigation/sun';
 import { timesOf } from '@/core/survey/leg-times';
-import { ownSpeed, walkMinutes } from '@/core/navigation/ways/walk-time';
+import { ownSpeed, speedHome, speedOn } from '@/core/navigation/ways/ground-speeds';
+import { walkMinutes } from '@/core/navigation/ways/walk-time';
 import { solvedLog } from '../../../support/outings';
+
+describe('speeds by ground', () => {
+  const speed = (text: string) => speedHome(solvedLog(text).solution);
+
+  it('175 m of brush are seven minutes, not two', () => {
+    // Common practice, no source.
+    expect(walkMinutes(175, speedOn('brush'))).toBeCloseTo(7, 9);
+    expect(walkMinutes(175, speedOn(undefined))).toBeCloseTo(2.1, 9);
+    expect(speedOn('bog')).toBe(speedOn(undefined));
+  });
+
+  it('home is as fast as the grounds walked, each by its length', () => {
+    expect(speed('000 1000m')).toBe(5);
+    expect(speed('000 1000m on brush')).toBe(1.5);
+    // 1 km in 12 min and 500 m in 20: 1.5 km in 32 min.
+    expect(speed('000 1000m track\n090 500m on brush')).toBe(2.8);
+  });
+
+  it('or as fast as the ground that the walk home is said to be on', () => {
+    expect(speed('000 1000m\nhome on brush')).toBe(1.5);
+    // By the times noted on that ground alone, where there are any.
+    const timed = 'date 2026-08-14 09:00\n000 1000m @09:12\n090 500m on brush @09:42\n';
+    expect(speed(`${timed}home on brush`)).toBe(1);
+    expect(speed(`${timed}home snow`)).toBe(2.5);
+    expect(speed(timed)).toBe(2.1);
+    const { solution } = solvedLog(timed);
+    expect(ownSpeed(solution, '')).toBe(5);
+    // A stretch over two grounds tells the speed on neither.
+    const mixed = solvedLog('date 2026-08-14 09:00\n000 1000m\n090 500m on brush @09:42').solution;
+    expect(ownSpeed(mixed, 'brush')).toBeNull();
+    expect(ownSpeed(mixed)).toBeCloseTo(1.5 / 0.7, 9);
+  });
+});
 
 describe('time and light', () => {
   // W. W. Naismith, 1892, in the metric form of the trade: 5 km/h and an hour for 600 m of climb.

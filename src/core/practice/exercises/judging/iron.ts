@@ -10,7 +10,9 @@ export const spotIron: Exercise = {
   id: 'spot-iron',
   group: 'judging',
   title: 'Where is the iron?',
-  why: 'Forward and back bearings that disagree point at the station that they share.',
+  why:
+    'A wire fence, a post, a platform, a watch: forward and back bearings that disagree point at ' +
+    'the station that they share.',
   ask: (seed) => {
     const next = chanceOf(seed, 'spot-iron');
     // A station between two legs: both then disagree, and nothing else explains both.

@@ -33,6 +33,7 @@ function sumQuestion(bearing: Degrees, angle: Degrees, toMagnetic: boolean): Que
     : `From the compass to the map: ${angle < 0 ? 'west is subtracted' : 'east is added'}.`;
   return bearingQuestion(bearing + by, {
     given: { bearing, angleEast: angle, from: from!, to: to! },
+    sum: `${sum(bearing, by)}${brought(bearing + by)}`,
     asks:
       `Magnetic north is ${sideOf(angle)} of grid north. ` +
       `What is ${bearingDigits(bearing)}° ${from} as a ${to} bearing?`,
