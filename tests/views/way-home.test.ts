@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { daylightAt, type Daylight } from '@/core/navigation/sun';
 import { firstLight, isDarkAt, isNightAt } from '@/core/navigation/sun';
-import { chanceWords, planningWords, type Planning } from '@/views/shared/ways/words';
+import { chanceWords, type Planning } from '@/views/shared/ways/words';
+import { planningWords } from '@/views/way-home/planning-words';
 import { lightLeftWords } from '@/views/home-now/words';
 
 /** What a saying of a chance stands for. */

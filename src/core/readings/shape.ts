@@ -1,10 +1,8 @@
 import * as z from 'zod/mini';
-import english from 'zod/v4/locales/en.js';
 
 // The Content-Security-Policy allows no script made from text, so the validator must not compile
 // its checks. It has to be told before the first schema is made.
-// Its faults are told in English; the small form of it knows no language by itself.
-z.config({ ...english(), jitless: true });
+z.config({ jitless: true });
 
 /**
  * An object schema that keeps fields it does not know (a later version's) but is typed by those it

@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '../../core/readings/in-english';
 import * as z from 'zod/mini';
 import { $ZodError } from 'zod/v4/core';
 
@@ -45,7 +46,7 @@ function parsed(
 
 /** What a schema makes of data as a whole; undefined with its faults noted. */
 function whole(schema: z.core.$ZodType, data: unknown, path: PropertyKey[], to: Collected) {
-  const result = z.safeParse(schema, data);
+  const result = z.safeParse(schema, data, IN_ENGLISH);
   if (result.success) return result.data;
   for (const issue of result.error.issues.slice(0, to.mostFaults - to.issues.length)) {
     to.issues.push({ ...issue, path: [...path, ...issue.path] });

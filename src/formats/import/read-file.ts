@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '../../core/readings/in-english';
 import type { Entry } from '../../core/entries/entry';
 import { isHeadingLine } from '../../core/log-text/notebook-page';
 import { readLine } from '../../core/log-text/read-line';
@@ -180,7 +181,7 @@ function readLogbook(text: string, models: EarthModels | null): ReadResult {
 /** What a device held beside outings; left out, and said so, where it can't be read. */
 function readDeviceRecord(data: unknown): { device?: DeviceRecord; message?: string } {
   if (data === undefined) return {};
-  const read = deviceRecordSchema.safeParse(data);
+  const read = deviceRecordSchema.safeParse(data, IN_ENGLISH);
   if (read.success) return { device: read.data };
   const [issue] = read.error.issues;
   const at = ['device', ...(issue?.path ?? [])].join('.');

@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '../../core/readings/in-english';
 import * as z from 'zod/mini';
 import type { Position } from '../../core/readings/position';
 import { fail, ok, type Result } from '../../core/units/result';
@@ -26,7 +27,7 @@ const simple = z.discriminatedUnion('type', SIMPLE);
 function simpleGeometry(geometry: unknown): z.core.util.SafeParseResult<z.infer<typeof simple>> {
   const type = (geometry as { type?: unknown } | undefined)?.type;
   const schema = SIMPLE.find((each) => each.shape.type._zod.def.values[0] === type);
-  return schema ? boundedParse(schema, geometry, 1) : simple.safeParse(geometry);
+  return schema ? boundedParse(schema, geometry, 1) : simple.safeParse(geometry, IN_ENGLISH);
 }
 const properties = z.nullish(z.looseObject({}));
 const feature = z.looseObject({ type: z.literal('Feature'), geometry: z.unknown(), properties });

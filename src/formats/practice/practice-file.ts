@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '../../core/readings/in-english';
 import * as z from 'zod/mini';
 import {
   courseResultsSchema,
@@ -38,7 +39,7 @@ export function readPracticeRecord(data: unknown): {
   readonly messages: readonly string[];
 } {
   if (data === undefined) return { messages: [] };
-  const read = practiceRecordSchema.safeParse(data);
+  const read = practiceRecordSchema.safeParse(data, IN_ENGLISH);
   if (read.success) return { practice: read.data, messages: [] };
   const [issue] = read.error.issues;
   const at = ['practice', ...(issue?.path ?? [])].join('.');
@@ -63,7 +64,7 @@ export function readPracticeFile(text: string): Result<PracticeFile, FileFault> 
   } catch {
     return fail(fileFault('it is no JSON text'));
   }
-  const read = fileSchema.safeParse(data);
+  const read = fileSchema.safeParse(data, IN_ENGLISH);
   if (!read.success) {
     const [issue] = read.error.issues;
     const at = issue?.path.join('.') ?? '';

@@ -1,6 +1,5 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import equal from 'fast-deep-equal';
 import {
   ANGLE_NAMES,
   BEARING_SYSTEMS,
@@ -36,7 +35,8 @@ let last = USUAL_UNITS;
 /** The same object for as long as nothing else is chosen. */
 function snapshot(): ShownUnits {
   const now = chosen();
-  if (!equal(now, last)) last = now;
+  const keys = ['lengths', 'bearings', 'angle'] as const;
+  if (keys.some((key) => now[key] !== last[key])) last = now;
   return last;
 }
 

@@ -1,5 +1,5 @@
 'use client';
-import { Input, Segmented, Select } from 'antd';
+import { Input, Radio, Select } from 'antd';
 import { useMemo, useState } from 'react';
 import {
   groundLayout,
@@ -83,11 +83,12 @@ function PegsPage({ solution }: { solution: Solution }) {
         />
         <div>
           <span id="parts">{WORDS.parts}</span>
-          <Segmented
+          <Radio.Group
             aria-labelledby="parts"
+            optionType="button"
             options={PARTS.map((value) => ({ value, label: WORDS.partNames[value] }))}
             value={made.parts}
-            onChange={made.setParts}
+            onChange={({ target }) => made.setParts(target.value as Parts)}
           />
         </div>
       </div>

@@ -11,13 +11,9 @@ import { Section } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/walk-query';
 import type { useWeighedWays } from '@/views/shared/ways/use-weighed-ways';
 import type { ChooseWays, Side, WayChoices } from '@/views/shared/ways/way-choices';
-import {
-  planningWords,
-  recommendationWords,
-  WAY_NAMES,
-  WAY_WORDS,
-} from '@/views/shared/ways/words';
+import { WAY_NAMES, WAY_WORDS } from '@/views/shared/ways/words';
 import { viewUrl } from '@/views/views';
+import { planningWords, recommendationWords } from './planning-words';
 import { WayCard } from './way-card';
 import styles from './way-home.module.css';
 import { WORDS } from './words';

@@ -59,7 +59,7 @@ describe('a route', () => {
     await visitor.reads('main', /The leg goes roughly north-east/);
     await chooseFrom(visitor, '#expect-1', 'SW');
     await visitor.reads('[data-code=other-way]', /180° error: two points swapped/);
-    await visitor.pick('Three ways to be wrong by exactly 180°');
+    await visitor.pick('At the map: three ways to be wrong by exactly 180°');
     const atTheMap = /plate is turned round.*housing’s lines.*map is upside down/;
     await visitor.reads('[role=dialog]', atTheMap);
     await visitor.page.keyboard.press('Escape');

@@ -3,6 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import * as z from 'zod/mini';
 import { beyondBounds } from '@/formats/import/json-bounds';
+import { IN_ENGLISH } from '@/core/readings/in-english';
 import { boundedParse } from '@/formats/import/bounded-parse';
 import { logbookSchema } from '@/core/model/logbook';
 import { contents, contentsOfFile, demo, refused, refusedFile, written } from '../../support/files';
@@ -70,7 +71,10 @@ describe('a schema read in bounds', () => {
     const wrong = { list: [{ n: 1 }, { n: 'x' }], more: 3 };
     const issues = (found: z.core.util.SafeParseResult<unknown>) =>
       found.error!.issues.map(({ path, message }) => `${path.join('.')}: ${message}`).sort();
-    expect(issues(boundedParse(schema, wrong, 20))).toEqual(issues(schema.safeParse(wrong)));
+    expect(issues(boundedParse(schema, wrong, 20))).toEqual(
+      issues(schema.safeParse(wrong, IN_ENGLISH)),
+    );
+    expect(issues(boundedParse(schema, wrong, 20))[0]).toMatch(/expected number, received string/);
     expect(boundedParse(schema, wrong, 1).error!.issues).toHaveLength(1);
     expect(boundedParse(z.array(z.number()).check(z.maxLength(1)), [1, 2], 5).success).toBe(false);
   });

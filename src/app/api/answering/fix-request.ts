@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '@/core/readings/in-english';
 import * as z from 'zod/mini';
 import { AIMS } from '@/core/entries/reckoning';
 import { readBearingText } from '@/core/readings/texts/read-bearing-text';
@@ -60,7 +61,7 @@ export function readRequest(text: string): FixRequest {
   } catch {
     throw new Refused(400, { message: 'The body is not JSON.', expected: 'JSON' });
   }
-  const read = request.safeParse(body);
+  const read = request.safeParse(body, IN_ENGLISH);
   if (read.success) return read.data;
   const [issue] = read.error.issues;
   const path = issue?.path.map(String).join('.') ?? '';

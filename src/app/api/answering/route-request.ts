@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '@/core/readings/in-english';
 import '@/core/place/grid-reader-provided';
 import * as z from 'zod/mini';
 import { expectedText, faultMessage } from '@/core/faults/messages';
@@ -46,7 +47,7 @@ export function readRouteRequest(text: string): RouteRequest {
   } catch {
     throw new Refused(400, { message: 'The body is not JSON.', expected: 'JSON' });
   }
-  const read = request.safeParse(body);
+  const read = request.safeParse(body, IN_ENGLISH);
   if (read.success) return read.data;
   const [issue] = read.error.issues;
   const path = issue?.path.map(String).join('.') ?? '';

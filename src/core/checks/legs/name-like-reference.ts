@@ -1,4 +1,4 @@
-import { isLikeReference } from '../../readings/place/grid-reader';
+import { isLikeReference } from '../like-reference';
 import type { Check } from '../check';
 
 /** `name-like-reference`: a station is named like a grid reference, which places nothing. */

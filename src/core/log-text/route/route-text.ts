@@ -1,3 +1,4 @@
+import { IN_ENGLISH } from '../../readings/in-english';
 import { LineCursor } from '../../entries/line-cursor';
 import type { Fault } from '../../faults/fault';
 import { nearestName } from '../../faults/nearest-name';
@@ -105,7 +106,7 @@ export function readRouteText(text: string, id: string): Result<Route, LogFault[
     const { route } = reader;
     route.show = { north: compassNorth({ ...route, convergence: convergenceOf(route) }) };
   }
-  const whole = routeSchema.safeParse(reader.route);
+  const whole = routeSchema.safeParse(reader.route, IN_ENGLISH);
   if (whole.success) return ok(whole.data);
   const [issue] = whole.error.issues;
   return wholeFault({ code: 'schema', message: issue?.message ?? 'This is no route.' });

@@ -40,7 +40,3 @@ const GRID_TEXTS = [
 export const GRID_TEXT = `(?:${GRID_TEXTS.join('|')})`;
 /** The same where a zone without its figures is too little to tell it from a name. */
 export const LETTERED_TEXT = `(?:${GRID_TEXTS.slice(1).join('|')})`;
-
-const LIKE_REFERENCE = new RegExp(`^\\s*${LETTERED_TEXT}`, 'i');
-/** True for a name that looks like a reference by the letters or the name of a grid. */
-export const isLikeReference = (name: string): boolean => LIKE_REFERENCE.test(name);

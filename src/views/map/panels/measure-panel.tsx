@@ -2,7 +2,7 @@ import { Form, Input } from 'antd';
 import { useState } from 'react';
 import type { KnownPlace } from '@/core/model/known-place';
 import type { Position } from '@/core/readings/position';
-import { shownPlace } from '@/views/shared/fields/grid-choice';
+import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import { planePointOf } from '@/core/place/geodesic';
 import type { PictureTie } from '@/core/place/picture/tie';
 import { lengthOf } from '@/core/units/plane';
@@ -83,7 +83,7 @@ function OnePlace({
   };
   return (
     <>
-      <p>{WORDS.here(shownPlace(position))}</p>
+      <p>{WORDS.here(placeOnMap(position))}</p>
       <Form.Item label={WORDS.asKnown} htmlFor="map-known">
         <Input
           id="map-known"

@@ -22,11 +22,15 @@ export const shownReference = (position: Position, digits: number): string | nul
   shortReference(position, digits, shownGrid(position));
 
 /** A place as its national grid has it; in degrees where it has none, or UTM if that is chosen. */
-export function shownPlace(position: Position): string {
+export const shownPlace = (position: Position): string =>
+  keptChoice(GRID_KEY) === 'utm' || shownGrid(position)
+    ? placeOnMap(position)
+    : decimalDegrees(position);
+
+/** A place as a map has it: in its national grid, else in UTM; beyond both in degrees. */
+export function placeOnMap(position: Position): string {
   const grid = shownGrid(position);
-  if (grid) return nationalText(grid, position);
-  const isUtm = keptChoice(GRID_KEY) === 'utm';
-  return (isUtm ? utmText(position) : null) ?? decimalDegrees(position);
+  return (grid ? nationalText(grid, position) : utmText(position)) ?? decimalDegrees(position);
 }
 
 /** What the field of a square begins with: what was last typed there, else the place's own. */

@@ -2,7 +2,6 @@ import { compassPointWords, pacesWords } from '@/core/entries/describe';
 import type { Daylight } from '@/core/navigation/sun';
 import { longestAlong, type AimOff, type AimOffFault } from '@/core/navigation/ways/aim-off';
 import { wayPoint } from '@/core/navigation/ways/way';
-import type { Recommendation } from '@/core/navigation/ways/recommendation';
 import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
 import { shownBearing } from '@/core/north/norths';
 import { NORTH_LETTERS, type North } from '@/core/units/bearing';
@@ -20,7 +19,6 @@ export const WAY_WORDS = {
   theLine: 'the line',
   needleOn: (east: Degrees) =>
     `Needle on the ${Math.round(Math.abs(east))}° ${east < 0 ? 'W' : 'E'} mark`,
-  recommended: (name: string, why: string) => `${name}: ${why} You decide.`,
   sunset: (time: string, dusk: string | null) =>
     `Sunset ${time}, ${dusk ? `too dark to read a map at ${dusk}` : 'and twilight all night'}.`,
   sunsetAt: (time: string) => `Sunset ${time}.`,
@@ -33,15 +31,10 @@ export const WAY_WORDS = {
     `It is dark until ${dawn} (sunrise ${sunrise}): stay put if you can, and walk at first light.`,
   beforeSunrise: (sunrise: string) => `Twilight: the sun rises at ${sunrise}.`,
   ofOuting: (time: string) => `Planned from the outing’s own last time, ${time}.`,
-  bySun: 'Times are by the sun’s zone at the start.',
   needsPace:
     'In paces alone there is no time of arrival and no chance of seeing home: give the length of ' +
     'your pace in Settings, and all of it is metres too.',
   noPosition: 'For the time of sunset, set the position of the start.',
-  turnBack: (time: string) => `Leave by ${time} to be there before sunset.`,
-  tooLate:
-    'Even the shortest way ends after sunset: stop while there is light, make camp or call for ' +
-    'help.',
   needsDeclination:
     'This bearing is from the map, and no declination is set. Set it first, or read the line ' +
     'with the compass.',
@@ -67,39 +60,6 @@ export function aimOffWords(fault: AimOffFault): string {
       return 'You are at home: there is nothing to aim off.';
     case 'not-settled':
       return 'So near home, and so uncertain, no aim is safe: go straight, and search.';
-  }
-}
-
-export function recommendationWords(found: Recommendation): string {
-  const name = WAY_NAMES[found.kind];
-  const [chance, straight] = [chanceWords(found.chance), chanceWords(found.straightChance)];
-  switch (found.why) {
-    case 'surer':
-      return WAY_WORDS.recommended(
-        name,
-        `${lengthText(found.extraMetres)} more, and home comes in sight ${chance}; straight, ` +
-          `${straight}.`,
-      );
-    case 'no-better':
-      return WAY_WORDS.recommended(
-        name,
-        `the shortest, but home comes in sight only ${chance}. A path or shore to aim off on ` +
-          'would make it surer; along the legs you know what you pass.',
-      );
-    case 'light':
-      return WAY_WORDS.recommended(
-        name,
-        `home comes in sight only ${chance}, but a surer way would end in the dark.`,
-      );
-    case 'night':
-      return WAY_WORDS.recommended(
-        name,
-        `by first light: it is dark now. Stay put if you can; home comes in sight ${chance}.`,
-      );
-    case 'all-dark':
-      return WAY_WORDS.recommended(name, 'the surest, but every way ends in the dark.');
-    case 'shortest':
-      return WAY_WORDS.recommended(name, 'the shortest, and sure enough.');
   }
 }
 
@@ -130,18 +90,6 @@ export interface Planning {
   readonly bySun: boolean;
 }
 
-/** From when the ways are planned, and the daylight left; null where no way has its minutes. */
-export function planningWords(planning: Planning, shortestMinutes: number | null): string {
-  const { now, ofOuting, light, time, bySun } = planning;
-  return [
-    ofOuting && WAY_WORDS.ofOuting(time(now)),
-    lightWords(planning, shortestMinutes),
-    light && bySun && WAY_WORDS.bySun,
-  ]
-    .filter(Boolean)
-    .join(' ');
-}
-
 type Sets = Extract<Daylight, { kind: 'sets' }>;
 
 export const neverRisesWords = (
@@ -164,20 +112,6 @@ export function beforeSunriseWords(
   return isDark
     ? WAY_WORDS.beforeDawn(time(twilightBegins), time(sunrise))
     : WAY_WORDS.beforeSunrise(time(sunrise));
-}
-
-/** The daylight left, for a shortest way of so many minutes. */
-function lightWords({ light, now, time }: Planning, shortestMinutes: number | null): string {
-  if (!light) return WAY_WORDS.noPosition;
-  if (light.kind === 'stays-up') return WAY_WORDS.staysUp;
-  if (light.kind === 'never-rises') return neverRisesWords(light, time);
-  const early = beforeSunriseWords(light, now, time);
-  if (early !== null) return `${early} ${WAY_WORDS.sunsetAt(time(light.sunset))}`;
-  const dusk = light.twilightEnds === null ? null : time(light.twilightEnds);
-  if (shortestMinutes === null) return WAY_WORDS.sunset(time(light.sunset), dusk);
-  const latest = light.sunset - shortestMinutes * 60_000;
-  const advice = latest > now ? WAY_WORDS.turnBack(time(latest)) : WAY_WORDS.tooLate;
-  return `${WAY_WORDS.sunset(time(light.sunset), dusk)} ${advice}`;
 }
 
 /** The least chance that each saying stands for. */

@@ -18,7 +18,8 @@ import {
   viaStation,
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
-import { aimOffWords, chanceWords, recommendationWords } from '@/views/shared/ways/words';
+import { aimOffWords, chanceWords } from '@/views/shared/ways/words';
+import { recommendationWords } from '@/views/way-home/planning-words';
 import { solvedLog } from '../../../support/outings';
 import { randomSource } from '../../../support/walks/random-source';
 
