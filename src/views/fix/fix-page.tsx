@@ -107,9 +107,9 @@ function Rooms({
         defaultActiveKey={asked ?? 'places'}
         items={[
           { key: 'places', label: tabs.places, children: <PlacesTab known={known} at={at} /> },
+          { key: 'orient', label: tabs.orient, children: <OrientTab solution={solution} /> },
           { key: 'identify', label: tabs.identify, children: <IdentifyTab {...placed} /> },
           { key: 'paths', label: tabs.paths, children: <PathsTab {...placed} /> },
-          { key: 'orient', label: tabs.orient, children: <OrientTab solution={solution} /> },
         ]}
       />
     </div>

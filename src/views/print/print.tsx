@@ -14,6 +14,7 @@ import { ViewHeader } from '@/views/shared/page/view-header';
 import { PlainSketch } from '@/views/shared/sketch/plain-sketch';
 import { viewTitle } from '@/views/views';
 import { LogTable } from './log-table';
+import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import styles from './print.module.css';
 import { homeWords, WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
@@ -79,6 +80,7 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
       <p>
         {[
           day,
+          outing.start.position && `${place}: ${placeOnMap(outing.start.position)}`,
           declinationSentence(norths, end.readingNorth, northShown(solution)),
           adjustedSentence(solution),
         ]

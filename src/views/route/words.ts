@@ -37,6 +37,7 @@ export const WORDS = {
   sunset: (time: string) => `sunset ${time}`,
   climb: (up: Metres, down: Metres) => `${lengthText(up)} up, ${lengthText(down)} down`,
   scale: (text: string) => `A metre on the map’s grid is ${text} m on the ground here.`,
+  startsAt: (name: string, place: string) => `Start: ${name}, ${place}.`,
   gridOf: (name: string) => `Grid bearings are from ${name}.`,
   rooms: 'What to change',
   tabs: {

@@ -5,6 +5,7 @@ import type { Route } from '../../model/route';
 import type { EarthModels } from '../../north/earth-models';
 import { gridOfRoute, northsAt, routePositions, type RouteFault } from './points';
 import type { OutingNorths } from '../../north/outing-norths';
+import { nationalGridOf } from '../../place/national-grids';
 import type { Position } from '../../readings/position';
 import { fail, ok, type Result } from '../../units/result';
 import type { Metres } from '../../units/units';
@@ -106,6 +107,8 @@ export function gridName({ route, positions }: Plan): string | null {
   const grid = gridOfRoute(route, first);
   if (!grid.ok) return null;
   const { definition } = grid.value;
+  const national = nationalGridOf(definition);
+  if (national) return national.name;
   const zone = /\+proj=utm \+zone=(\d+)( \+south)?/.exec(definition);
   return zone ? `UTM zone ${zone[1]} ${zone[2] ? 'south' : 'north'}` : definition;
 }

@@ -5,6 +5,7 @@ import { gridName, type Plan } from '@/core/navigation/route/plan';
 import { angleText, bearingDigits } from '@/core/units/angle';
 import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
 import { visibleText } from '@/core/units/visible';
+import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import styles from '../route.module.css';
 import { minutesText, sideWords, WORDS } from '../words';
 
@@ -16,7 +17,8 @@ const digits = (degrees: number | null) => (degrees === null ? '–' : bearingDi
 
 /** The route as a card on paper: one row a leg, with all that is planned for it. */
 export function PrintCard({ plan, paper }: { plan: Plan; paper: Paper }) {
-  const { route, legs, norths, metres, minutes } = plan;
+  const { route, legs, norths, metres, minutes, positions } = plan;
+  const [first] = route.points;
   return (
     <section className={styles.card} aria-hidden="true">
       <style>{`@page { size: ${paper}; margin: ${paper === 'A4' ? 14 : 8}mm; }`}</style>
@@ -34,6 +36,9 @@ export function PrintCard({ plan, paper }: { plan: Plan; paper: Paper }) {
         {norths && `grid convergence ${angleText(norths.convergenceEast)}. `}
         {WORDS.gridOf(gridName(plan) ?? 'the map')}
       </p>
+      {first && positions[0] && (
+        <p>{WORDS.startsAt(visibleText(first.name), placeOnMap(positions[0]))}</p>
+      )}
       <table>
         <thead>
           <tr>
@@ -67,6 +72,7 @@ export function PrintCard({ plan, paper }: { plan: Plan; paper: Paper }) {
 function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
   const { dangers = [], aimOff } = leg.plan;
   const catching = catchingWords(leg);
+  const position = plan.positions[leg.number];
   const aim =
     leg.aim?.ok && aimOff
       ? `Aim off ${aimOff.side} onto ${aimOff.what}: there turn ${leg.aim.aim.turn}, about ` +
@@ -78,6 +84,7 @@ function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
       <td>
         {visibleText(leg.to)}
         {leg.isAttack && ` (${WORDS.attack})`}
+        {position && <small> {placeOnMap(position)}</small>}
       </td>
       <td>
         <b>
