@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { writeEntry, type Leg } from '@/core/entries/entry';
 import { readLine } from '@/core/log-text/read-line';
+import { fieldsOfLeg, lineOfFields } from '@/views/outing/entry/leg-fields';
 import { correctedLeg, draftOfLeg } from '@/views/outing/entry/keypad-draft';
 
 const legOf = (line: string): Leg => {
@@ -33,5 +34,15 @@ describe('a leg on the keypad', () => {
     // The bearing that is keyed is from the north that the leg was read from.
     expect(corrected(line, { bearing: '118' })).toBe(line.replace('220.5T', '118T'));
     expect(corrected(line, { ground: undefined })).toBe(line.replace(' rough', ''));
+    // An estimate stays one, and a count beside a length stays beside it.
+    expect(corrected('220 ~65p', { bearing: '118' })).toBe('118 ~65p');
+    expect(corrected('220 65p 100m', { bearing: '118' })).toBe('118 65p 100m');
+    expect(corrected('220 65p 100m', { count: '44', unit: 'p' })).toBe('220 44p');
+  });
+
+  it('in the form keeps an estimate and a count beside a length', () => {
+    for (const line of ['220 ~65p', '220 65p 100m', '220 65p']) {
+      expect(lineOfFields(fieldsOfLeg(legOf(line), 'magnetic'))).toBe(line);
+    }
   });
 });

@@ -1,6 +1,6 @@
 import type { Leg } from '@/core/entries/entry';
 import { bearingDegrees } from '@/core/readings/bearing';
-import type { DistanceReading } from '@/core/readings/distance';
+import { isCount, type DistanceReading } from '@/core/readings/distance';
 import { isInPaces, shownUnits, type LengthSystem } from '@/core/units/shown';
 import { keepTyped } from '@/store/keep-choice';
 import { keepCopy, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
@@ -52,10 +52,13 @@ export function draftOfLeg({ bearing, distance, ground }: Leg): Draft {
  */
 export function correctedLeg(seen: Leg, draft: Draft, keyed: Leg): Leg {
   const before = draftOfLeg(seen);
-  const { bearing, ground: _ground, distance, ...rest } = seen;
+  const { bearing, ground: _ground, distance, counted, ...rest } = seen;
   const isCounted = draft.count !== before.count || draft.unit !== before.unit;
+  // A count beside a length goes where the leg is now counted itself.
+  const keepsCount = counted && !(isCounted && isCount(keyed.distance));
   return {
     ...rest,
+    ...(keepsCount && { counted }),
     bearing:
       draft.bearing === before.bearing ? bearing : { ...keyed.bearing, north: bearing.north },
     distance: isCounted ? keyed.distance : distance,

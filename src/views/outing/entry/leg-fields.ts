@@ -49,7 +49,8 @@ function slopeFigure({ slopeDegrees, slopeRatio }: SlopeReading): string | undef
 
 /** The fields of a leg; bearings from `read` have no letter. */
 export function fieldsOfLeg(leg: Leg, read: North): LegFields {
-  const written = writeDistance(leg.distance);
+  const length = writeDistance(leg.distance);
+  const written = leg.counted ? `${writeDistance(leg.counted)} ${length}` : length;
   const [, figure = written, unit = 'p'] =
     /^([\d.]+)(p|s|m|km|ft|yd|mi|ch|lk)$/.exec(written) ?? [];
   return {
