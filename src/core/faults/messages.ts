@@ -37,7 +37,9 @@ const EXPECTED: Readonly<Record<Expected, string>> = {
   angle: 'an angle with its letter, as in 19.1 W or 2°18’ W',
   'margin-date': 'the year or month of the map, as in 2009-07 or July 2009',
   'margin-change': 'the annual change, as in change 9’ E a year',
-  convergence: 'model, an angle with its letter, as in 1.2 E, or proj and a projection',
+  convergence:
+    'model, an angle with its letter, as in 1.2 E, a national grid, as in british, or proj and a ' +
+    'projection',
   projection: 'a projection, as in proj +proj=tmerc +lon_0=-63 +k=0.9996',
   correction: 'none, by-sum, compass-set, by-mark, left-out or magnetic-map',
   place:

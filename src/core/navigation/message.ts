@@ -76,10 +76,17 @@ export function message(
   const home = wayHome(solution);
   const at = shortened(stationName(solution, current), MOST_NAME_CHARACTERS);
   const to = shortened(stationName(solution, 0), MOST_NAME_CHARACTERS);
-  const where = whereWords(solution, referenceOf);
   const { who, wants } = senderWords(sender);
-  if (isThere(home))
-    return shortened(`${time} ${who}At ${to}${where}.${wants}`, MOST_CHARACTERS - 1);
+  // A reference beside the degrees goes where it has no room: the way home must stay whole.
+  const [whole = '', plain = ''] = [referenceOf, () => null].map((each) =>
+    whereWords(solution, each),
+  );
+  const fitting = (textWith: (where: string) => string) =>
+    textWith(whole).length < MOST_CHARACTERS ? textWith(whole) : textWith(plain);
+  if (isThere(home)) {
+    const there = fitting((where) => `${time} ${who}At ${to}${where}.${wants}`);
+    return shortened(there, MOST_CHARACTERS - 1);
+  }
   const bearings = (['magnetic', 'true'] as const)
     .flatMap((north) => {
       const degrees = home.bearing[north];
@@ -89,9 +96,11 @@ export function message(
   const within = uncertaintyText(positionErrorEllipse(solution, current, 0).semiMajorMetres);
   const metres = home.distanceMetres;
   const walked = ` Walked ${lengthText(walkedMetres)} in ${legs.count} legs.`;
-  const text =
-    `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
-    `${withMetres(distanceText(metres), metres)}, within ${within} (95%).`;
+  const text = fitting(
+    (where) =>
+      `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
+      `${withMetres(distanceText(metres), metres)}, within ${within} (95%).`,
+  );
   // What was walked is the first to go where there is no room.
   return shortened(
     text.length + walked.length < MOST_CHARACTERS ? text + walked : text,

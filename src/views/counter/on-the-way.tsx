@@ -102,13 +102,18 @@ function Left({ solution, counter, count }: Props) {
 /** Said only of what is so near that one looks out for it. */
 const LOOK_OUT_METRES = 100;
 
-/** What was logged on the way out and is passed next, on the way to a station. */
-function Ahead({ solution, counter: { metres }, count }: Props) {
+/** What was logged on the way out beside the way to the target; the same until either changes. */
+function usePassed(solution: Solution, count: Count) {
   const station = count.target === null ? undefined : stationNamed(solution, count.target.name);
-  const passed = useMemo(
+  return useMemo(
     () => (station === undefined ? [] : passedFeatures(solution, solution.current, station)),
     [solution, station],
   );
+}
+
+/** What was logged on the way out and is passed next, on the way to a station. */
+function Ahead({ solution, counter: { metres }, count }: Props) {
+  const passed = usePassed(solution, count);
   const next = passed.find(({ alongMetres }) => alongMetres >= (metres ?? 0));
   if (!next || metres === null || next.alongMetres - metres > LOOK_OUT_METRES) return null;
   const { paceMetres } = homeMeans(solution.end);
@@ -138,19 +143,14 @@ const NextMark = ({ onChoose }: { onChoose: (metres: number | undefined) => void
 /** What helps on the way: the mark sighted anew, and what to hold against the feeling. */
 export function HelpsOnTheWay({ solution, counter, count }: Props) {
   const { metres, bearing } = counter;
-  const station = count.target === null ? undefined : stationNamed(solution, count.target.name);
+  const passed = usePassed(solution, count);
   const facts: string[] = [];
   if (metres !== null && metres > 0 && !isInPaces()) {
-    facts.push(HELP_WORDS.after(metres, offAfter(solution, metres)));
-    const passed =
-      station === undefined
-        ? []
-        : passedFeatures(solution, solution.current, station).filter(
-            (each) => each.alongMetres < metres,
-          );
+    const behind = passed.filter(({ alongMetres }) => alongMetres < metres);
     facts.push(
-      ...passed.map((each) =>
-        HELP_WORDS.shouldHavePassed(visibleText(each.what), metres - each.alongMetres),
+      HELP_WORDS.after(metres, offAfter(solution, metres)),
+      ...behind.map(({ what, alongMetres }) =>
+        HELP_WORDS.shouldHavePassed(visibleText(what), metres - alongMetres),
       ),
     );
   }

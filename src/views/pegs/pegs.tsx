@@ -121,7 +121,6 @@ function Ends({ solution, ends, onEnds }: EndsProps) {
       <label htmlFor={`pegs-${end}`}>{WORDS.ends[end]}</label>
       <Select
         id={`pegs-${end}`}
-        className={styles.end}
         options={options}
         showSearch={{ optionFilterProp: 'label' }}
         value={ends[end]}

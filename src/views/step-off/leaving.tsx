@@ -92,7 +92,13 @@ export function Leaving() {
       />
       <p className={styles.next}>{WORDS.bearing}</p>
       <BearingOut text={text} onText={setText} isAsked={asked && bearing === null} />
-      <PathField text={pathText} onText={setPathText} isWrong={isPathWrong} />
+      <DegreesField
+        id="path"
+        label={WORDS.path}
+        text={pathText}
+        onText={setPathText}
+        wrong={isPathWrong ? WORDS.pathWrong : null}
+      />
       {fault && <p role="alert">{STORE_MESSAGES[fault]}</p>}
       <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
         {WORDS.go(bearing === null ? null : bearingText(bearing))}
@@ -112,23 +118,13 @@ interface BearingProps {
 /** The bearing out, typed or turned. */
 const BearingOut = ({ text, onText, isAsked }: BearingProps) => (
   <>
-    <div className={styles.out}>
-      <label htmlFor="bearing">{WORDS.dial}</label>
-      <Input
-        id="bearing"
-        className={styles.typed}
-        value={text}
-        onChange={(event) => onText(event.target.value)}
-        inputMode="numeric"
-        autoComplete="off"
-        maxLength={3}
-      />
-    </div>
-    {isAsked && (
-      <p role="alert" className={styles.ask}>
-        {WORDS.ask}
-      </p>
-    )}
+    <DegreesField
+      id="bearing"
+      label={WORDS.dial}
+      text={text}
+      onText={onText}
+      wrong={isAsked ? WORDS.ask : null}
+    />
     <Dial
       label={WORDS.turn}
       degrees={wholeBearing(text) ?? 0}
@@ -137,19 +133,22 @@ const BearingOut = ({ text, onText, isAsked }: BearingProps) => (
   </>
 );
 
-interface PathProps {
+interface DegreesProps {
+  id: string;
+  label: string;
   text: string;
   onText: (text: string) => void;
-  isWrong: boolean;
+  /** What is wrong with it; null for nothing. */
+  wrong: string | null;
 }
 
-/** Which way the path itself runs: the way back then says where to look. */
-const PathField = ({ text, onText, isWrong }: PathProps) => (
+/** Three digits of a bearing, large enough for gloves. */
+const DegreesField = ({ id, label, text, onText, wrong }: DegreesProps) => (
   <>
     <div className={styles.out}>
-      <label htmlFor="path">{WORDS.path}</label>
+      <label htmlFor={id}>{label}</label>
       <Input
-        id="path"
+        id={id}
         className={styles.typed}
         value={text}
         onChange={(event) => onText(event.target.value)}
@@ -158,9 +157,9 @@ const PathField = ({ text, onText, isWrong }: PathProps) => (
         maxLength={3}
       />
     </div>
-    {isWrong && (
+    {wrong !== null && (
       <p role="alert" className={styles.ask}>
-        {WORDS.pathWrong}
+        {wrong}
       </p>
     )}
   </>

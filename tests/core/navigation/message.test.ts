@@ -17,6 +17,13 @@ describe('the message', () => {
     expect(message(solution, '14:05', sender)).toMatch(
       /^14:05 Anna, 3 people, 1 hurt\. At Gauge 2 .* Need: a stretcher\. Going to Dock/,
     );
+    // A reference of the country's maps, where there is room for it.
+    const reference = () => 'SD 8054 6605';
+    expect(message(solution, '14:05', undefined, reference)).toContain('-63.4944, SD 8054 6605,');
+    const full = { name: 'n'.repeat(80), party: 'p'.repeat(80), need: 'x'.repeat(80) };
+    const tooLong = () => 'X'.repeat(60);
+    expect(message(solution, '14:05', full, tooLong)).toBe(message(solution, '14:05', full));
+    expect(message(solution, '14:05', full, reference)).toContain('within 65 m (95%).');
     expect(message(solvedLog('start Dock').solution, '14:05')).toBe('14:05 At Dock.');
     fc.assert(
       fc.property(anyOuting, (outing) => {

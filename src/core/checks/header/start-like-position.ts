@@ -1,5 +1,5 @@
 import { readDegreesText } from '../../readings/place/degrees-text';
-import { isLikeReference } from '../like-reference';
+import { isLikeReference } from '../legs/name-like-reference';
 import type { Check } from '../check';
 
 const isLikePosition = (name: string) =>

@@ -16,12 +16,12 @@ export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, cros
   legs.flatMap(({ number, metres }) => {
     const [from, to] = [positions[number - 1]!, positions[number]!];
     const end = planePointOf(from, to);
+    const gates = crossings.map(({ name, position }) => ({
+      name,
+      point: planePointOf(from, position),
+    }));
     return barriers.flatMap(({ name, positions: corners }): RouteWarning[] => {
       const plane = corners.map((corner) => planePointOf(from, corner));
-      const gates = crossings.map((gate) => ({
-        name: gate.name,
-        point: planePointOf(from, gate.position),
-      }));
       const shares = plane.slice(1).flatMap((point, index) => {
         const met = meetingShares([ORIGIN, end], [plane[index]!, point]);
         return met?.every((share) => share >= 0 && share <= 1) ? [met[0]] : [];

@@ -1,6 +1,6 @@
 import { withNote } from '../../entries/entry-kind';
 import { isProjection, type ConvergenceSetting } from '../../model/header';
-import { NATIONAL_GRIDS, nationalGridOf } from '../../place/national-grids';
+import { nationalGrid, nationalGridOf } from '../../place/national-grids';
 import { writeAngle } from '../../readings/angle';
 import { readAngle } from '../../readings/texts/read-angle';
 import type { Cursor } from '../../readings/cursor';
@@ -22,8 +22,10 @@ export const convergenceLine: HeaderLine = {
 
 function readConvergence(cursor: Cursor): ConvergenceSetting {
   if (cursor.take(/(?:model|utm)(?![a-z])/iy)) return { source: 'model' };
-  const named = NATIONAL_GRIDS.find(({ id }) => cursor.take(new RegExp(`${id}(?![a-z0-9])`, 'iy')));
+  const start = cursor.position;
+  const named = nationalGrid(cursor.take(/[a-z][a-z\d]+/iy)?.[0] ?? '');
   if (named) return { source: 'projection', definition: named.definition };
+  cursor.position = start;
   if (!cursor.take(/proj(?=\s)/iy)) {
     return { source: 'typed', angle: readAngle(cursor, 'convergence') };
   }

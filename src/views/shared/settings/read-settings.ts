@@ -61,8 +61,10 @@ function readDate(text: string, outing: Outing, wrong: Wrong): Pick<Header, 'dat
 /** The start of its two fields: its name, and its position where there is one. */
 function readStart(name: string, place: PlaceText, outing: Outing, wrong: Wrong): Header['start'] {
   const read = readHeaderLine('start', name);
-  if (!read.ok) wrong.start = faultMessage(read.fault);
-  else if (read.value.start?.position) wrong.start = 'The position has a field of its own.';
+  // A place by a grid is read where it has its field.
+  const isPlaced = read.ok ? read.value.start?.position : read.fault.code === 'model-not-loaded';
+  if (isPlaced) wrong.start = 'The position has a field of its own.';
+  else if (!read.ok) wrong.start = faultMessage(read.fault);
   const { position: _position, ...rest } = outing.start;
   const named = { ...rest, name: (read.ok && read.value.start?.name) || rest.name };
   return place.position ? { ...named, position: place.position } : named;

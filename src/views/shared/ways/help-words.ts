@@ -30,5 +30,4 @@ export const HELP_WORDS = {
     `After ${lengthText(metres)} you may be ${uncertaintyText(within)} off your line (95 %).`,
   shouldHavePassed: (what: string, ago: Metres) =>
     `You should have passed ${what}, ${lengthText(ago)} ago.`,
-  nothingPassed: 'Nothing in the log lies beside this line so far.',
 } as const;
