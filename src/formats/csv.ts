@@ -1,3 +1,4 @@
+import { surveyTools } from '../core/survey/adjusted/survey-tools';
 import { visibleText, withoutTurns } from '../core/units/visible';
 import Papa from 'papaparse';
 import { writeEntry, type Leg } from '../core/entries/entry';
@@ -44,7 +45,7 @@ type Row = Partial<Record<(typeof CSV_COLUMNS)[number], string | number>>;
 
 function rows(outing: Outing, models: EarthModels | null): Row[] {
   const about: Row = { outing: visibleText(outing.name), 'outing id': outing.id };
-  const solved = solve(outing, models);
+  const solved = solve(outing, models, { tools: surveyTools });
   const geo = geoOuting(outing, models);
   const positions = geo.ok ? geo.value.legs.map(({ ends }) => ends[1]) : [];
   const header = headerLines(outing)

@@ -1,3 +1,4 @@
+import { surveyTools } from '../core/survey/adjusted/survey-tools';
 import type { Leg } from '../core/entries/entry';
 import type { Logbook } from '../core/model/logbook';
 import { placeOf, type Outing } from '../core/model/outing';
@@ -87,7 +88,7 @@ export function geoOuting(outing: Outing, models: EarthModels | null): Result<Ge
 
 function geoOutingOf(outing: Outing, models: EarthModels | null): Result<GeoOuting, Unplaced> {
   if (!placeOf(outing)) return fail('no-position');
-  const solved = solve(outing, models);
+  const solved = solve(outing, models, { tools: surveyTools });
   if (!solved.ok) return fail('unsolved');
   const solution = solved.value;
   const { origin } = solution.places.frame;

@@ -2,7 +2,7 @@ import { isVisible } from '../core/units/visible';
 import type * as z from 'zod/mini';
 import { LOGBOOK_VERSION, logbookSchema, type Logbook } from '../core/model/logbook';
 import type { EarthModels } from '../core/north/earth-models';
-import { solve } from '../core/survey/solve';
+import { unsolvable } from '../core/survey/solve';
 import { fail, ok, type Result } from '../core/units/result';
 import { boundedParse } from './import/bounded-parse';
 import { fileFault, type FileFault, type LogbookFormat } from './format';
@@ -30,9 +30,9 @@ const faultOfIssue = (issue: z.core.$ZodIssue): FileFault => {
 /** The first outing that can't be solved, and where; null when all can. */
 function unsolvedOuting(logbook: Logbook, models: EarthModels | null): FileFault | null {
   for (const [number, outing] of logbook.outings.entries()) {
-    const solved = solve(outing, models);
-    if (solved.ok) continue;
-    const { at, fault } = solved.fault;
+    const wrong = unsolvable(outing, models);
+    if (!wrong) continue;
+    const { at, fault } = wrong;
     const inside = 'header' in at ? at.header : `entries[${at.entry}]`;
     return { fault, path: `outings[${number}].${inside}` };
   }

@@ -1,3 +1,4 @@
+import { surveyTools } from '../core/survey/adjusted/survey-tools';
 import { readLog } from '../core/log-text/read-log';
 import { writeLog } from '../core/log-text/write-log';
 import { logbookOf } from '../core/model/logbook';
@@ -10,7 +11,7 @@ export const logFormat: LogbookFormat = {
   mediaType: 'text/plain',
   fileEnding: '.log.txt',
   read(text, models) {
-    const log = readLog(text, 'outing', models);
+    const log = readLog(text, 'outing', models, surveyTools);
     return log.ok ? ok(logbookOf([log.value.outing], new Date(0).toISOString())) : log;
   },
   write: (logbook) => ok(logbook.outings.map(writeLog).join('\n')),

@@ -1,3 +1,4 @@
+import { surveyTools } from '../core/survey/adjusted/survey-tools';
 import { positionErrorEllipse } from '../core/navigation/position-error';
 import { isThere, wayHome } from '../core/navigation/ways/way';
 import { shownBearing, shownNorth, towardReference, type Norths } from '../core/north/norths';
@@ -241,7 +242,7 @@ export const svgFormat: Format = {
     if (!outing || second) {
       return fail([fileFault('A sketch shows one outing.', { path: 'outings' })]);
     }
-    const solved = solve(outing, models);
+    const solved = solve(outing, models, { tools: surveyTools });
     return solved.ok
       ? ok(inUsualUnits(() => sketchSvg(solved.value)))
       : fail([{ fault: solved.fault.fault, path: 'outings[0]' }]);

@@ -1,5 +1,3 @@
-import '../core/place/grid-reader-provided';
-import '../core/survey/adjusted/provided';
 import { isLeg } from '../core/entries/entry';
 import { earthModels } from '../core/north/loaded-earth-models';
 import { deviceCount } from '../core/model/device-record';

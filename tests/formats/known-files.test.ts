@@ -1,6 +1,5 @@
 import { XMLParser } from 'fast-xml-parser';
 import { describe, expect, it } from 'vitest';
-import '@/core/place/grid-reader-provided';
 import { faultMessage } from '@/core/faults/messages';
 import { KNOWN_FORMATS, readKnownFile } from '@/formats/fix/known-files';
 

@@ -1,4 +1,4 @@
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import fc from 'fast-check';
 import { COMPASS_POINTS } from '@/core/units/angle';
 import { blankOuting, type Outing } from '@/core/model/outing';
@@ -29,20 +29,20 @@ export const outingOf = (entries: Entry[], more: Partial<Outing> = {}): Outing =
 
 /** The solution of an outing that can be solved. */
 export function solved(outing: Outing): Solution {
-  const found = solve(outing);
+  const found = solve(outing, null, { tools: surveyTools });
   if (!found.ok) throw new Error(JSON.stringify(found.fault));
   return found.value;
 }
 
 /** The first fault of a log; null when it can be read and solved. */
 export function refusal(text: string, models: EarthModels | null = null) {
-  const log = readLog(text, 'test', models);
+  const log = readLog(text, 'test', models, surveyTools);
   return log.ok ? null : log.fault[0]!;
 }
 
 /** The solution of a log that can be read. */
 export function solvedLog(text: string) {
-  const found = readLog(text, 'test', null);
+  const found = readLog(text, 'test', null, surveyTools);
   if (!found.ok) throw new Error(JSON.stringify(found.fault));
   return found.value;
 }

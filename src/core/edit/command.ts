@@ -3,7 +3,7 @@ import type { Entry } from '../entries/entry';
 import type { Fault, OutingFault } from '../faults/fault';
 import type { Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
-import { solve } from '../survey/solve';
+import { unsolvable } from '../survey/solve';
 import { fail, ok, type Result } from '../units/result';
 import { apply, insertion, type Operation } from './operations';
 
@@ -27,8 +27,8 @@ export function checked(
 ): Result<Operation[], CommandFault> {
   const after = apply(outing, operations);
   if (!after.ok) return after;
-  const solved = solve(after.value, models);
-  return solved.ok ? ok(operations) : solved;
+  const wrong = unsolvable(after.value, models);
+  return wrong ? fail(wrong) : ok(operations);
 }
 
 /** The refusal of a change to a line that is no longer what the person saw. */

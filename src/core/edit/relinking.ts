@@ -2,7 +2,7 @@ import { ENTRIES, writeEntry, type Entry } from '../entries/entry';
 import type { Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
 import { walkLog } from '../survey/log-walk';
-import { solve } from '../survey/solve';
+import { solveAsWalked } from '../survey/solve';
 import { stationNamed, type Solution } from '../survey/solution';
 import { fail, ok, type Result } from '../units/result';
 import { checked, type CommandFault } from './command';
@@ -65,7 +65,7 @@ export function relinked(
   startName: string,
   rows: readonly Row[],
 ): Result<Row[], CommandFault> {
-  const solved = solve(outing, models);
+  const solved = solveAsWalked(outing, models);
   if (!solved.ok) return solved;
   const targets = targetsOf(solved.value);
   const names = namesOf(startName, rows);

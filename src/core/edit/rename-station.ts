@@ -1,6 +1,6 @@
 import { headerOf, type Outing } from '../model/outing';
 import { isStartName, isStationName } from '../readings/name';
-import { solve } from '../survey/solve';
+import { solveAsWalked } from '../survey/solve';
 import { stationNamed } from '../survey/solution';
 import { fail } from '../units/result';
 import { checked, type Command } from './command';
@@ -11,7 +11,7 @@ import { relinked, replacements, rowsOf, START, withReference } from './relinkin
 export const renameStation =
   (oldName: string, newName: string): Command =>
   (outing, models) => {
-    const solved = solve(outing, models);
+    const solved = solveAsWalked(outing, models);
     if (!solved.ok) return solved;
     const station = stationNamed(solved.value, oldName);
     if (station === undefined) return fail({ code: 'unknown-station', name: oldName });

@@ -2,6 +2,7 @@ import type * as z from 'zod/mini';
 import type { Field } from '../faults/fault';
 import type { NO_NORTH } from '../readings/bearing';
 import type { LengthUnit } from '../readings/distance';
+import type { GridReader } from '../readings/place/grid-reader';
 import type { North } from '../units/bearing';
 import type { LineCursor } from './line-cursor';
 import type { FieldFault, Reckoning } from './reckoning';
@@ -21,6 +22,8 @@ export interface ReadingContext {
   readonly north: North;
   /** The unit of a length without one, on a line that belongs to a leg. */
   readonly bareUnit: LengthUnit;
+  /** Reads places by a grid; null where it is not loaded. */
+  readonly grids: GridReader | null;
 }
 
 /** The schema of one kind of line: an object that names its kind. */

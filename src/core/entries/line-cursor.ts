@@ -5,7 +5,7 @@ import { Cursor } from '../readings/cursor';
 import type { DistanceReading, LengthReading, LengthUnit } from '../readings/distance';
 import { readAmount } from '../readings/number';
 import { readNameUntil, readPosition } from '../readings/place/read-place';
-import type { TypedPlace } from '../readings/place/grid-reader';
+import type { GridReader, TypedPlace } from '../readings/place/grid-reader';
 import { readBearing, takeCompassPoint } from '../readings/read-bearing';
 import { readDistance, readLength, readSpeedFigure } from '../readings/read-distance';
 import type { SlopeReading } from '../readings/slope';
@@ -32,6 +32,15 @@ const SIDE = /(left|right)(?![a-z])/iy;
  * its type alone, so that what only replays what was read does without the readers.
  */
 export class LineCursor extends Cursor {
+  constructor(
+    text: string,
+    end: number,
+    /** Reads places by a grid; null where it is not loaded. */
+    readonly grids: GridReader | null,
+  ) {
+    super(text, end);
+  }
+
   /** A bearing; without a letter it is from `north`. */
   bearing(north: North, expected?: Parameters<typeof readBearing>[2]): BearingReading {
     return readBearing(this, north, expected);
@@ -78,7 +87,7 @@ export class LineCursor extends Cursor {
 
   /** The place between two columns, in degrees or by a grid. */
   place(from: number, to: number): TypedPlace {
-    return readPosition(new Cursor(this.text, to), from);
+    return readPosition(new Cursor(this.text, to), from, this.grids);
   }
 
   slope(direction: 'up' | 'down'): SlopeReading {

@@ -6,6 +6,7 @@ import type { Header } from '../model/header';
 import { PreviewReckoning, type PreviewLeg } from '../navigation/preview';
 import { bareUnitOf } from '../readings/distance';
 import { stationName, stationNamed, type Solution } from '../survey/solution';
+import type { SurveyTools } from '../survey/tools';
 import { readLine, type LineFault, type Repair } from './read-line';
 import { headerLine } from './write-log';
 
@@ -29,15 +30,26 @@ export type Interpretation =
     };
 
 /** What the log so far sets for the reading of its next line. */
-export function contextAtEnd({ end, legs }: Solution): ReadingContext {
+export function contextAtEnd(
+  { end, legs, tools: solvedWith }: Solution,
+  tools: SurveyTools | null = solvedWith,
+): ReadingContext {
   const last = legs.count > 0 ? legs.leg(legs.count).reading.distance : null;
-  return { north: end.readingNorth, bareUnit: last ? bareUnitOf(last) : 'metres' };
+  const bareUnit = last ? bareUnitOf(last) : 'metres';
+  return { north: end.readingNorth, bareUnit, grids: tools?.readGrid ?? null };
 }
 
-/** Reads one line as the next of a solution's log, at a cost that doesn't grow with the log. */
-export function interpretLine(text: string, solution: Solution): Interpretation {
+/**
+ * Reads one line as the next of a solution's log, at a cost that doesn't grow with the log. A place
+ * by a grid needs the tools, where the log itself was solved without.
+ */
+export function interpretLine(
+  text: string,
+  solution: Solution,
+  tools: SurveyTools | null = solution.tools,
+): Interpretation {
   if (text.trim() === '') return { kind: 'nothing' };
-  const line = readLine(text, contextAtEnd(solution));
+  const line = readLine(text, contextAtEnd(solution, tools));
   if (!line.ok) return { kind: 'fault', ...line.fault };
   if ('header' in line.value) {
     const { header, once } = line.value;

@@ -8,6 +8,7 @@ import { editDistance } from '../faults/nearest-name';
 import type { Header } from '../model/header';
 import { Refusal, type Cursor } from '../readings/cursor';
 import { bareUnitOf } from '../readings/distance';
+import type { GridReader } from '../readings/place/grid-reader';
 import { LONGEST_NOTE } from '../readings/shape';
 import { fail, ok, type Result } from '../units/result';
 import { HEADER_LINE_BY_KEYWORD } from './header-lines';
@@ -38,8 +39,12 @@ export interface LineFault {
   readonly repairs: readonly Repair[];
 }
 
-/** A line by itself: bearings are magnetic and bare lengths metres. */
-export const PLAIN_CONTEXT: ReadingContext = { north: 'magnetic', bareUnit: 'metres' };
+/** A line on its own: bearings are magnetic, bare lengths metres, and no grid is read. */
+export const PLAIN_CONTEXT: ReadingContext = {
+  north: 'magnetic',
+  bareUnit: 'metres',
+  grids: null,
+};
 
 /** The context of the line after an entry that was written by hand. */
 export function contextAfter(context: ReadingContext, entry: Entry): ReadingContext {
@@ -112,7 +117,7 @@ function readLineOrThrow(text: string, context: ReadingContext, entries: EntryRe
   const header = HEADER_LINE_BY_KEYWORD.get(keyword ?? '');
   const kind = entries.byKeyword.get(keyword ?? '');
   const { note, end } = splitNote(text, start, (header ?? kind)?.takesWholeLine ?? false);
-  const cursor = new LineCursor(text, end);
+  const cursor = new LineCursor(text, end, context.grids);
   cursor.position = start;
   if (note !== undefined && note.length > LONGEST_NOTE) {
     const found = note.slice(0, 20);
@@ -175,8 +180,12 @@ function nearestKeywords(cursor: Cursor, entries: EntryRegistry): string[] {
 }
 
 /** Reads one line of a header by its keyword, as in a field of its own. */
-export function readHeaderLine(keyword: OnceOnly, text: string): Result<Partial<Header>, Fault> {
-  const line = readLine(`${keyword} ${text}`);
+export function readHeaderLine(
+  keyword: OnceOnly,
+  text: string,
+  grids: GridReader | null = null,
+): Result<Partial<Header>, Fault> {
+  const line = readLine(`${keyword} ${text}`, { ...PLAIN_CONTEXT, grids });
   if (!line.ok) return fail(line.fault.fault);
   return ok('header' in line.value ? line.value.header : {});
 }

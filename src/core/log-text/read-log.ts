@@ -5,7 +5,9 @@ import { blankOuting, type Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
 import { compassNorth } from '../north/outing-norths';
 import { solve } from '../survey/solve';
+import type { SurveyTools } from '../survey/tools';
 import type { Solution } from '../survey/solution';
+import type { GridReader } from '../readings/place/grid-reader';
 import type { North } from '../units/bearing';
 import { fail, ok, type Result } from '../units/result';
 import { NotebookPage } from './notebook-page';
@@ -46,8 +48,9 @@ class LogCollector {
   constructor(
     readonly outing: Outing,
     north: North,
+    grids: GridReader | null,
   ) {
-    this.context = { ...PLAIN_CONTEXT, north };
+    this.context = { ...PLAIN_CONTEXT, north, grids };
   }
 
   fault(fault: Fault, line: number, column: number): void {
@@ -105,6 +108,7 @@ function methodOf(lines: readonly string[]): Outing {
 export function readLines(
   text: string,
   id: string,
+  grids: GridReader | null = null,
   entries: EntryRegistry = ENTRIES,
 ): Result<ReadLog, LogFault[]> {
   const tooLarge = (most: number, unit: 'bytes' | 'lines', line: number) =>
@@ -112,7 +116,7 @@ export function readLines(
   if (text.length > LARGEST_LOG) return tooLarge(LARGEST_LOG, 'bytes', 1);
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\n|\r/);
   if (lines.length > MOST_LINES) return tooLarge(MOST_LINES, 'lines', MOST_LINES + 1);
-  const log = new LogCollector(blankOuting(id), compassNorth(methodOf(lines)));
+  const log = new LogCollector(blankOuting(id), compassNorth(methodOf(lines)), grids);
   const page = new NotebookPage();
   for (const [index, row] of lines.entries()) {
     if (log.faults.length >= MOST_FAULTS) break;
@@ -147,10 +151,11 @@ export function readLog(
   text: string,
   id: string,
   models: EarthModels | null,
+  tools: SurveyTools | null = null,
 ): Result<SolvedLog, LogFault[]> {
-  const log = readLines(text, id);
+  const log = readLines(text, id, tools?.readGrid ?? null);
   if (!log.ok) return log;
-  const solved = solve(log.value.outing, models);
+  const solved = solve(log.value.outing, models, { tools });
   if (!solved.ok) return fail([locate(log.value, solved.fault)]);
   return ok({ ...log.value, solution: solved.value });
 }

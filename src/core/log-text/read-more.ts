@@ -3,8 +3,9 @@ import type { Fault, OnceOnly, OutingFault } from '../faults/fault';
 import type { Header } from '../model/header';
 import type { EarthModels } from '../north/earth-models';
 import { compassNorth } from '../north/outing-norths';
-import { solve } from '../survey/solve';
+import { unsolvable } from '../survey/solve';
 import type { Solution } from '../survey/solution';
+import type { SurveyTools } from '../survey/tools';
 import { NotebookPage } from './notebook-page';
 import { contextAtEnd } from './interpret';
 import { contextAfter, readLine, type Repair } from './read-line';
@@ -35,6 +36,7 @@ export function readMoreLines(
   text: string,
   solution: Solution,
   models: EarthModels | null,
+  tools: SurveyTools | null = solution.tools,
 ): MoreLines {
   const { outing } = solution;
   const lines: LineOfMany[] = [];
@@ -42,7 +44,7 @@ export function readMoreLines(
   const lineOfEntry: number[] = [];
   const lineOfHeader = new Map<OnceOnly, number>();
   let header: Partial<Header> = {};
-  let context = contextAtEnd(solution);
+  let context = contextAtEnd(solution, tools);
   const page = new NotebookPage();
   for (const [index, row] of text.split(/\r\n|\n|\r/).entries()) {
     const first = row.trim();
@@ -95,8 +97,9 @@ function faultOfWhole(
   models: EarthModels | null,
 ): OutingFault | null {
   const before = outing.entries.length;
-  const solved = solve({ ...outing, ...header, entries: [...outing.entries, ...entries] }, models);
-  if (solved.ok) return null;
-  const { fault, at } = solved.fault;
+  const after = { ...outing, ...header, entries: [...outing.entries, ...entries] };
+  const wrong = unsolvable(after, models);
+  if (!wrong) return null;
+  const { fault, at } = wrong;
   return { fault, at: 'entry' in at ? { ...at, entry: at.entry - before } : at };
 }

@@ -2,7 +2,6 @@ import type { Covariance } from '../errors/covariance';
 import { NO_COVARIANCE } from '../errors/covariance';
 import { knowsPlaces } from '../model/outing';
 import { nameKey } from '../readings/name';
-import { providedFixTools } from './adjusted/fix-tools';
 import type { Mark } from './fix/point/observation';
 import { ellipse, type Ellipse } from '../errors/ellipse';
 import type { Walked } from '../errors/means';
@@ -83,7 +82,7 @@ export function landmarkPlaces(solution: Solution): Landmark[] {
     });
     found.set(key, landmark);
   }
-  const known = knowsPlaces(solution.outing) ? providedFixTools()?.marksOf(solution) : null;
+  const known = knowsPlaces(solution.outing) ? solution.tools?.marksOf(solution) : null;
   return [...found.values()].map(({ name, kind, sightings }) => ({
     name,
     kind,

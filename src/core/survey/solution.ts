@@ -11,6 +11,7 @@ import type { Degrees, Metres } from '../units/units';
 import type { LogState } from './log-state';
 import type { Places } from './places';
 import type { Stations } from './stations';
+import type { SurveyTools } from './tools';
 
 /** A leg that came back to a station: where it ended, less the station. */
 export interface Closure {
@@ -81,6 +82,8 @@ export interface Solution {
   readonly method?: Method;
   /** The same outing as walked, where places were adjusted. */
   readonly walked?: Solution;
+  /** What it was solved with; null where its known places were left out. */
+  readonly tools: SurveyTools | null;
 }
 
 /** An outing as it was walked: what its loops and its errors are told from. */

@@ -7,18 +7,22 @@ import { outingNorths, type OutingNorths } from '../north/outing-norths';
 import { lengthOf, vectorBetween } from '../units/plane';
 import { fail, ok, type Result } from '../units/result';
 import type { Metres } from '../units/units';
-import { providedAdjuster } from './adjusted/adjuster';
-import { providedFixTools } from './adjusted/fix-tools';
 import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
 import type { Closure, Legs, Solution } from './solution';
 import { computePoints, type Traverse } from './dead-reckoning/traverse';
+import type { SurveyTools } from './tools';
 
 /** What an outing is solved with, beside its own lines. */
 export interface SolveOptions {
   /** The person's own; what the outing says of an error comes before it. */
   readonly errors?: ErrorSettings;
+  /**
+   * What adjusts it and places it by its fixes; without it one that asks to be adjusted is refused,
+   * and known places are left out.
+   */
+  readonly tools?: SurveyTools | null;
   readonly entries?: EntryRegistry;
 }
 
@@ -30,7 +34,7 @@ export interface SolveOptions {
 export function solve(
   outing: Outing,
   models: EarthModels | null = null,
-  { errors: known = DEFAULT_ERRORS, entries = ENTRIES }: SolveOptions = {},
+  { errors: known = DEFAULT_ERRORS, tools = null, entries = ENTRIES }: SolveOptions = {},
 ): Result<Solution, OutingFault> {
   const errors = withSigmas(known, outing.errors?.sigmas);
   const norths = outingNorths(outing, models, placeOf(outing));
@@ -56,18 +60,30 @@ export function solve(
     current: reduced.value.current,
     leaving: reduced.value.leaving,
     end: state,
+    tools,
   };
-  // Without it the places lack positions until it is loaded; nothing else depends on them.
   const isPinned = isPinnedByFix(outing) && frame.unit === 'metre';
-  const origin = isPinned ? providedFixTools()?.startOf(alone) : null;
+  const origin = isPinned ? tools?.startOf(alone) : null;
   const walked = origin
     ? { ...alone, places: new PlacesAsWalked({ ...frame, origin }, traverse, stationOfLeg, shared) }
     : alone;
   const method = outing.adjust?.method ?? 'as-walked';
   if (method === 'as-walked') return ok(walked);
-  const adjuster = providedAdjuster();
-  if (adjuster) return ok(adjuster(walked, method));
+  if (tools) return ok(tools.adjusted(walked, method));
   return fail({ fault: { code: 'model-not-loaded' }, at: { header: 'adjust' } });
+}
+
+/** The same as walked, whatever method the outing asks for: an area has one of its own. */
+export const solveAsWalked = (
+  outing: Outing,
+  models: EarthModels | null,
+  options?: SolveOptions,
+): Result<Solution, OutingFault> => solve({ ...outing, adjust: undefined }, models, options);
+
+/** Why an outing can't be solved, whatever method it asks for; null where it can. */
+export function unsolvable(outing: Outing, models: EarthModels | null): OutingFault | null {
+  const solved = solveAsWalked(outing, models);
+  return solved.ok ? null : solved.fault;
 }
 
 /** Applies the lines of an outing in their order. */

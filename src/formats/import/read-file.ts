@@ -9,7 +9,7 @@ import { deviceRecordSchema, type DeviceRecord } from '../../core/model/device-r
 import type { Outing } from '../../core/model/outing';
 import type { EarthModels } from '../../core/north/earth-models';
 import { needsEarthModels } from '../../core/north/outing-norths';
-import { solve } from '../../core/survey/solve';
+import { solveAsWalked, unsolvable } from '../../core/survey/solve';
 import { fail, ok, type Result } from '../../core/units/result';
 import type { Metres } from '../../core/units/units';
 import { fileFault, type FileFault } from '../format';
@@ -269,7 +269,7 @@ function readCsv(
 
 /** True for an outing that counts in paces and doesn't say how long they are. */
 function wantsPace(outing: Outing, models: EarthModels | null): boolean {
-  const solved = solve(outing, models);
+  const solved = solveAsWalked(outing, models);
   if (solved.ok) return solved.value.places.frame.unit === 'pace';
   const { code } = solved.fault.fault;
   return code === 'no-pace' || code === 'metres-beside-paces';
@@ -277,7 +277,6 @@ function wantsPace(outing: Outing, models: EarthModels | null): boolean {
 
 /** Why an outing can't be solved; null when it can, or when only the model isn't loaded yet. */
 function unsolved(outing: Outing, models: EarthModels | null) {
-  const solved = solve(outing, models);
-  if (solved.ok || (models === null && needsEarthModels(outing))) return null;
-  return solved.fault;
+  if (models === null && needsEarthModels(outing)) return null;
+  return unsolvable(outing, models);
 }

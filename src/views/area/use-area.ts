@@ -1,5 +1,5 @@
 'use client';
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import { liveQuery } from 'dexie';
 import { sum } from 'd3-array';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -7,7 +7,7 @@ import { areaAnswer, areaParts, NO_PARTS } from '@/core/navigation/area-answer';
 import type { AreaAnswer, AreaParts } from '@/core/navigation/area-answer';
 import type { Area } from '@/core/model/area';
 import type { Outing } from '@/core/model/outing';
-import { solve } from '@/core/survey/solve';
+import { solveAsWalked } from '@/core/survey/solve';
 import type { Solution } from '@/core/survey/solution';
 import { areaLogs, type AreaState } from '@/store/documents/areas';
 import {
@@ -180,7 +180,7 @@ export function useArea(id: string): AreaOpening {
     const found = new Map<string, Solution>();
     for (const outing of members) {
       // The area has a method of its own.
-      const solved = solve({ ...outing, adjust: undefined }, models);
+      const solved = solveAsWalked(outing, models, { tools: surveyTools });
       if (solved.ok) found.set(outing.id, solved.value);
     }
     return found;

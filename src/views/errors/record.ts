@@ -7,7 +7,7 @@ import {
 import { DEFAULT_ERRORS } from '@/core/model/error-settings';
 import type { Outing } from '@/core/model/outing';
 import { needsEarthModels } from '@/core/north/outing-norths';
-import { solve } from '@/core/survey/solve';
+import { solveAsWalked } from '@/core/survey/solve';
 import { areaLogs } from '@/store/documents/areas';
 import { ownOutings } from '@/store/own-outings';
 import { storedOutings } from '@/store/outings';
@@ -69,7 +69,7 @@ export async function ownRecord(since: string | null, name: string | null): Prom
     await breath();
     const models = needsEarthModels(outing) ? await loadEarthModels() : null;
     // What the outing itself says of its errors is no reason to learn otherwise.
-    const solved = solve({ ...outing, errors: undefined, adjust: undefined }, models);
+    const solved = solveAsWalked({ ...outing, errors: undefined }, models);
     if (!solved.ok) continue;
     const found = observationsOf(solved.value);
     if (found.length === 0) continue;

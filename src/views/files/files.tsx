@@ -1,5 +1,4 @@
 'use client';
-import '@/core/survey/adjusted/provided';
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { STORE_MESSAGES } from '@/ui/store-messages';

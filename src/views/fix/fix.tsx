@@ -1,5 +1,5 @@
 'use client';
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import dayjs from 'dayjs';
 import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
@@ -84,7 +84,10 @@ function FixAlone({ known }: { known: Known }) {
         : blankOuting('fix', WORDS.scratch),
     [first, draft.declination],
   );
-  const solved = useMemo(() => (models ? solve(outing, models) : null), [outing, models]);
+  const solved = useMemo(
+    () => (models ? solve(outing, models, { tools: surveyTools }) : null),
+    [outing, models],
+  );
   if (known.isLoading || !solved) return <PlainPage words={WORDS.loading} />;
   if (!solved.ok) return <PlainPage words={faultMessage(solved.fault.fault)} alert />;
   const onDeclination = (setting: DeclinationSetting) => {

@@ -1,5 +1,4 @@
 'use client';
-import '@/core/place/grid-reader-provided';
 import { useSearchParams } from 'next/navigation';
 import { useCallback } from 'react';
 import { mapPicture, pictureFile } from '@/store/pictures/pictures';

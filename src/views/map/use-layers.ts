@@ -1,5 +1,5 @@
 'use client';
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import { useCallback, useMemo } from 'react';
 import type { Ellipse } from '@/core/errors/ellipse';
 import type { KnownPlace } from '@/core/model/known-place';
@@ -78,7 +78,7 @@ export interface Chosen {
 }
 
 const solved = (outing: Outing, models: EarthModels) => {
-  const found = solve(outing, models);
+  const found = solve(outing, models, { tools: surveyTools });
   return found.ok && found.value.places.frame.origin ? found.value : null;
 };
 

@@ -96,8 +96,9 @@ function useCommands(open: OpenOuting, outing: Outing) {
 function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthModels | null) {
   return useMemo(() => {
     if (editing === null) return solution;
-    const { outing } = solution;
-    const before = solve({ ...outing, entries: outing.entries.slice(0, editing.index) }, models);
+    const { outing, tools } = solution;
+    const entries = outing.entries.slice(0, editing.index);
+    const before = solve({ ...outing, entries }, models, { tools });
     return before.ok ? before.value : solution;
   }, [editing, solution, models]);
 }
@@ -182,7 +183,7 @@ function useHeaderEffect(open: OpenOuting, outing: Outing, solution: Solution) {
   return useCallback(
     (header: Partial<Header>): string => {
       if (solution.legs.count === 0) return '';
-      const after = solve({ ...outing, ...header }, open.models);
+      const after = solve({ ...outing, ...header }, open.models, { tools: solution.tools });
       const change = after.ok ? northsChange(solution, after.value) : null;
       return change ? changeWords(change) : '';
     },

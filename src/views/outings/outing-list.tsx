@@ -3,7 +3,7 @@ import { visibleText } from '@/core/units/visible';
 import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
 import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { solve } from '@/core/survey/solve';
+import { solveAsWalked } from '@/core/survey/solve';
 import { workingIn } from '@/core/units/shown';
 import type { StoredOuting } from '@/store/outings';
 import { ToolButton } from '@/ui/controls/tool-button';
@@ -52,7 +52,7 @@ function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDel
   const { outing } = stored.state;
   const models = useEarthModels(modelsNeeded(outing));
   // Its shape as walked is enough here.
-  const solved = useMemo(() => solve({ ...outing, adjust: undefined }, models), [outing, models]);
+  const solved = useMemo(() => solveAsWalked(outing, models), [outing, models]);
   const name = visibleText(outing.name) || WORDS.untitled;
   const waits = !solved.ok && solved.fault.fault.code === 'model-not-loaded';
   return (

@@ -1,5 +1,4 @@
 'use client';
-import '@/core/place/grid-reader-provided';
 import dayjs from 'dayjs';
 import { useCallback, useMemo, useState } from 'react';
 import { checkRoute } from '@/core/checks/route';

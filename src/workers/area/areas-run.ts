@@ -1,8 +1,7 @@
-// Known places and least squares: the page has them, and the same parts have to come of both.
-import '../../core/survey/adjusted/provided';
+import { surveyTools } from '../../core/survey/adjusted/survey-tools';
 import { areaParts, type AreaParts } from '../../core/navigation/area-answer';
 import { earthModels } from '../../core/north/loaded-earth-models';
-import { solve } from '../../core/survey/solve';
+import { solveAsWalked } from '../../core/survey/solve';
 import type { Solution } from '../../core/survey/solution';
 import type { AreaJob } from './areas-protocol';
 
@@ -10,7 +9,7 @@ import type { AreaJob } from './areas-protocol';
 export function runArea({ area, outings }: AreaJob, onRound: (round: number) => void): AreaParts {
   const solutions = new Map<string, Solution>();
   for (const outing of outings) {
-    const solved = solve({ ...outing, adjust: undefined }, earthModels);
+    const solved = solveAsWalked(outing, earthModels, { tools: surveyTools });
     if (solved.ok) solutions.set(outing.id, solved.value);
   }
   return areaParts(area, solutions, onRound);

@@ -21,7 +21,7 @@ const climbKind = entryKind(openObject({ kind: z.literal('climb'), metres: numbe
 
 describe('a new kind of line', () => {
   const entries = new EntryRegistry([...ENTRY_KINDS, climbKind]);
-  const read = (text: string) => readLines(text, 'test', entries);
+  const read = (text: string) => readLines(text, 'test', null, entries);
 
   it('is one definition: it is read, written, described and applied', () => {
     const log = read('000 100m\nclimb 35');

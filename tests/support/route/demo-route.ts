@@ -1,4 +1,3 @@
-import '@/core/place/grid-reader-provided';
 import { readRouteText } from '@/core/log-text/route/route-text';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { planOf, type Plan } from '@/core/navigation/route/plan';

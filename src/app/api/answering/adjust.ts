@@ -1,4 +1,4 @@
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import { METHODS, type Method } from '@/core/model/method';
 import { earthModels } from '@/core/north/loaded-earth-models';
 import { readLog } from '@/core/log-text/read-log';
@@ -30,7 +30,7 @@ const memberOf = (solution: Solution): Member => ({
 
 function fromText(text: string): Sent[] {
   return logsIn(text).map(({ log, before }, index) => {
-    const read = readLog(log, `outing ${index + 1}`, earthModels);
+    const read = readLog(log, `outing ${index + 1}`, earthModels, surveyTools);
     if (!read.ok) {
       throw unreadable(read.fault.map((fault) => ({ ...fault, line: fault.line + before })));
     }
@@ -46,7 +46,7 @@ function fromLogbook(text: string): Sent[] {
   const read = jsonFormat.read(text, earthModels);
   if (!read.ok) throw unreadable(read.fault);
   return read.value.outings.map((outing) => {
-    const solved = solve(outing, earthModels);
+    const solved = solve(outing, earthModels, { tools: surveyTools });
     if (!solved.ok) throw new Error('a logbook that was read can be solved');
     return { member: memberOf(solved.value), lineOfEntry: null };
   });

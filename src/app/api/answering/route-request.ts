@@ -1,5 +1,4 @@
 import { IN_ENGLISH } from '@/core/readings/in-english';
-import '@/core/place/grid-reader-provided';
 import * as z from 'zod/mini';
 import { expectedText, faultMessage } from '@/core/faults/messages';
 import { readRouteText } from '@/core/log-text/route/route-text';

@@ -1,4 +1,4 @@
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import type { WarningPlace } from '@/core/checks/check';
 import { readLog } from '@/core/log-text/read-log';
 import { logbookOf, type Logbook } from '@/core/model/logbook';
@@ -29,7 +29,7 @@ export function submitted({ mediaType, text }: Question, answer: string): Submit
 }
 
 function fromLog(text: string): Submitted {
-  const log = readLog(text, 'outing', earthModels);
+  const log = readLog(text, 'outing', earthModels, surveyTools);
   if (!log.ok) throw unreadable(log.fault);
   const { outing, solution, lineOfEntry, lineOfHeader } = log.value;
   return {
@@ -48,7 +48,7 @@ function fromLogbook(text: string): Submitted {
     const message = `The logbook holds ${read.value.outings.length} outings.`;
     throw new Refused(400, { message, path: 'outings', expected: 'one outing' });
   }
-  const solved = solve(outing, earthModels);
+  const solved = solve(outing, earthModels, { tools: surveyTools });
   if (!solved.ok) throw new Error('a logbook that was read can be solved');
   return { logbook: read.value, solution: solved.value, lineOf: () => undefined };
 }

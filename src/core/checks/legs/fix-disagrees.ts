@@ -1,4 +1,3 @@
-import { providedFixTools } from '../../survey/adjusted/fix-tools';
 import { knowsPlaces } from '../../model/outing';
 import { stationName } from '../../survey/solution';
 import { lengthText } from '../../units/shown';
@@ -9,7 +8,7 @@ import type { Check } from '../check';
  * errors explain, or whose own bearings do not meet.
  */
 export const fixDisagrees: Check = (solution) => {
-  const tools = knowsPlaces(solution.outing) ? providedFixTools() : null;
+  const tools = knowsPlaces(solution.outing) ? solution.tools : null;
   if (!tools) return [];
   return tools.fixesOf(solution).flatMap(({ station, entry, warnings, reckoned }) => {
     const name = stationName(solution, station);

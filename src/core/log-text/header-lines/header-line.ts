@@ -1,7 +1,7 @@
+import type { LineCursor } from '../../entries/line-cursor';
 import type { OnceOnly } from '../../faults/fault';
 import type { Header } from '../../model/header';
 import type { Outing } from '../../model/outing';
-import type { Cursor } from '../../readings/cursor';
 
 /** One line of a log's header: it may be there once. */
 export interface HeaderLine {
@@ -10,7 +10,7 @@ export interface HeaderLine {
   /** True when a `;` on the line belongs to its text and starts no note. */
   readonly takesWholeLine: boolean;
   /** Reads what follows the keyword. `note` is what stands after the `;`. */
-  read(cursor: Cursor, note: string | undefined): Partial<Header>;
+  read(cursor: LineCursor, note: string | undefined): Partial<Header>;
   /** The line without its keyword, and its note; null where the outing has no such line. */
   write(outing: Outing): { readonly text: string; readonly note?: string } | null;
 }

@@ -22,7 +22,7 @@ export const startLine: HeaderLine = {
     }
     const name = readNameUntil(cursor, column + before.from) ?? UNNAMED;
     if (!isStartName(name)) cursor.refuse({ code: 'bad-name', name }, column);
-    const { position } = readPosition(cursor, column + before.to);
+    const { position } = readPosition(cursor, column + before.to, cursor.grids);
     return { start: { name, position, ...withNote(note) } };
   },
   write({ start: { name, position, note } }) {

@@ -1,3 +1,4 @@
+import { readGridText } from '../../place/grid-text';
 import { IN_ENGLISH } from '../../readings/in-english';
 import { LineCursor } from '../../entries/line-cursor';
 import type { Fault } from '../../faults/fault';
@@ -51,7 +52,7 @@ class RouteReader {
     const line = LINES.get(keyword);
     const semicolon = line?.takesWholeLine ? -1 : text.indexOf(';');
     const end = semicolon < 0 ? text.trimEnd().length : semicolon;
-    const cursor = new LineCursor(text, end);
+    const cursor = new LineCursor(text, end, readGridText);
     cursor.skipSpace();
     if (!line) {
       const nearest = nearestName(keyword, [...LINES.keys()]);

@@ -13,20 +13,7 @@ export interface TypedPlace {
 }
 
 /** Reads a place by a grid; null for a text that looks like none. */
-type GridReader = (text: string) => Result<TypedPlace, Fault> | null;
-
-let provided: GridReader | null = null;
-
-/**
- * Provides what reads places by a grid. Few logs have one, and the projections are too heavy to be
- * loaded with every log: they are loaded when a line asks for them.
- */
-export const provideGridReader = (reader: GridReader): void => {
-  provided = reader;
-};
-
-/** What reads places by a grid; null until it is loaded. */
-export const providedGridReader = (): GridReader | null => provided;
+export type GridReader = (text: string) => Result<TypedPlace, Fault> | null;
 
 const FIGURE = String.raw`[en]?\s*\d{5,7}(?:\.\d+)?\s*m?\s*[en]?`;
 /** What a text by a grid begins with, or is as a whole: with a zone, with letters, with a name. */

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../../units/result';
 import { Cursor } from '../cursor';
 import { readStationName } from '../texts/read-name';
 import { readDegreesText } from './degrees-text';
-import { GRID_TEXT, providedGridReader, type TypedPlace } from './grid-reader';
+import { GRID_TEXT, type GridReader, type TypedPlace } from './grid-reader';
 
 const GRID = new RegExp(`^${GRID_TEXT}`, 'i');
 
@@ -19,24 +19,27 @@ export function readNameUntil(cursor: Cursor, end: number): string | null {
   return name;
 }
 
-/** The place that a text tells by a grid, where what reads grids was loaded. */
-function readGrid(text: string): Result<TypedPlace, Fault> {
-  const reader = providedGridReader();
-  if (!reader) return fail({ code: 'model-not-loaded' });
-  return reader(text) ?? fail({ code: 'unexpected', found: text, expected: 'place' });
+/** The place that a text gives by a grid, where what reads grids was passed in. */
+function readByGrid(text: string, grids: GridReader | null): Result<TypedPlace, Fault> {
+  if (!grids) return fail({ code: 'model-not-loaded' });
+  return grids(text) ?? fail({ code: 'unexpected', found: text, expected: 'place' });
 }
 
-function readAny(text: string): Result<TypedPlace, Fault> {
-  if (GRID.test(text)) return readGrid(text);
+function readAny(text: string, grids: GridReader | null): Result<TypedPlace, Fault> {
+  if (GRID.test(text)) return readByGrid(text, grids);
   const read = readDegreesText(text);
   return read.ok ? ok({ position: read.value, withinMetres: undefined }) : read;
 }
 
 /** The place from a column to the end of the line, in degrees or by a grid, and how finely. */
-export function readPosition(cursor: Cursor, column: number): TypedPlace {
+export function readPosition(
+  cursor: Cursor,
+  column: number,
+  grids: GridReader | null,
+): TypedPlace {
   const text = cursor.text.slice(column, cursor.end).trim();
   const bare = /^[^([]*[)\]]$/.test(text) ? text.slice(0, -1) : text;
-  const place = readAny(bare);
+  const place = readAny(bare, grids);
   cursor.position = cursor.end;
   // A typed -0 is 0: JSON could not tell them apart again.
   if (!place.ok) {

@@ -1,5 +1,5 @@
 'use client';
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import { Input, Modal } from 'antd';
 import { useMemo, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
@@ -30,7 +30,7 @@ export function PasteLines({ text: pasted, solution, models, onLog, onClose }: P
   const [refused, setRefused] = useState<string | null>(null);
   const tooMany = text.split('\n').length > MOST_PASTED;
   const more = useMemo(
-    () => readMoreLines(tooMany ? '' : text, solution, models),
+    () => readMoreLines(tooMany ? '' : text, solution, models, surveyTools),
     [text, tooMany, solution, models],
   );
   const faulty = more.lines.some(({ fault }) => fault !== null);

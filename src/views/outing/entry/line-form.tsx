@@ -3,13 +3,13 @@ import { Form, Input, Modal, Radio } from 'antd';
 import { useState } from 'react';
 import type { Entry } from '@/core/entries/entry';
 import { faultMessage } from '@/core/faults/messages';
-import { interpretLine } from '@/core/log-text/interpret';
 import { stationName, type Solution } from '@/core/survey/solution';
 import styles from '@/views/shared/fields/dialog.module.css';
 import { useOnce } from '@/views/shared/data/use-once';
 import { interpretationWords } from '@/views/shared/words/entry-words';
 import { WORDS } from '../words';
 import type { LineFormSpec } from './line-forms';
+import { useInterpretation } from './use-interpretation';
 
 interface Props {
   form: LineFormSpec;
@@ -23,7 +23,7 @@ interface Props {
 export function LineForm({ form, solution, onSave, onClose }: Props) {
   const [values, setValues] = useState<Record<string, string>>({});
   const [refused, setRefused] = useState<string | null>(null);
-  const found = interpretLine(form.line(values), solution);
+  const { found } = useInterpretation(form.line(values), solution);
   const begun = Object.values(values).some((value) => value.trim() !== '');
   const [save, busy] = useOnce(async () => {
     if (found.kind !== 'entry') return;

@@ -1,5 +1,4 @@
 'use client';
-import '@/core/survey/adjusted/provided';
 import { useCallback } from 'react';
 import type { KeptWalk } from '@/core/practice/walk/kept-walk';
 import { blindWalkOf } from '@/store/practice/blind-walks';

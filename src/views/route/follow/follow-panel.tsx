@@ -1,4 +1,3 @@
-import '@/core/survey/adjusted/provided';
 import { useState } from 'react';
 import type { Followed } from '@/core/navigation/route/follow';
 import { followLines, replannedFrom } from '@/core/navigation/route/follow';

@@ -1,4 +1,3 @@
-import '@/core/survey/adjusted/provided';
 import { addEntries } from '@/core/edit/command';
 import {
   followLines,

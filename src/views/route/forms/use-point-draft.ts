@@ -1,4 +1,4 @@
-import '@/core/survey/adjusted/provided';
+import { surveyTools } from '@/core/survey/adjusted/survey-tools';
 import { useCallback, useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import { readRouteText } from '@/core/log-text/route/route-text';
@@ -130,7 +130,7 @@ async function stationsOnEarth(): Promise<Station[]> {
   ]);
   const outings = listed.map(({ state }) => state.outing);
   const ofOutings = outings.flatMap((outing) => {
-    const solved = solve(outing, models);
+    const solved = solve(outing, models, { tools: surveyTools });
     if (!solved.ok) return [];
     return stationsIn(solved.value.places, outing, (each) => stationName(solved.value, each));
   });

@@ -7,7 +7,7 @@ import type { Kept } from '@/store/kept-choice';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels, modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
-import { useAdjuster } from './use-adjuster';
+import { isAdjusted, usesTools, useSurveyTools } from './use-survey-tools';
 import { useLastHome } from './use-last-home';
 
 const LOADING: SessionState = { status: 'loading' };
@@ -27,11 +27,11 @@ export function useOuting(id: string, wanted = modelsUsed) {
   const state = outingState(status);
   const outing = state?.outing ?? null;
   const models = useEarthModels(wanted(outing));
-  const { canSolve, isLoaded } = useAdjuster(outing);
+  const tools = useSurveyTools(usesTools(outing));
+  const waits = tools === null && isAdjusted(outing);
   const solved = useMemo(
-    () => (outing && canSolve ? solve(outing, models) : null),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the core asks for what was loaded.
-    [outing, canSolve, isLoaded, models],
+    () => (outing && !waits ? solve(outing, models, { tools }) : null),
+    [outing, waits, tools, models],
   );
   workIn(solved?.ok ? solved.value.places.frame.unit : 'metre');
   useLastHome(solved?.ok ? solved.value : null);

@@ -8,7 +8,9 @@ import { northsChange } from '@/core/navigation/norths-change';
 import type { EarthModels } from '@/core/north/earth-models';
 import { solve } from '@/core/survey/solve';
 import type { North } from '@/core/units/bearing';
+import type { SurveyTools } from '@/core/survey/tools';
 import { modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
+import { usesTools, useSurveyTools } from '@/views/shared/data/use-survey-tools';
 import { changeWords, declinationSentence } from './words';
 
 /** What settings would do, in words, before they are saved. */
@@ -26,13 +28,14 @@ function outlookOf(
   drafted: Outing,
   read: North,
   models: EarthModels | null,
+  tools: SurveyTools | null,
 ): DraftOutlook {
-  const after = solve(drafted, models);
+  const after = solve(drafted, models, { tools });
   if (!after.ok) {
     const { fault } = after.fault;
     return fault.code === 'model-not-loaded' ? NOTHING : { ...NOTHING, fault: faultMessage(fault) };
   }
-  const before = outing.entries.some(isLeg) ? solve(outing, models) : null;
+  const before = outing.entries.some(isLeg) ? solve(outing, models, { tools }) : null;
   const change = before?.ok ? northsChange(before.value, after.value) : null;
   const { norths } = after.value.places.frame;
   return {
@@ -50,8 +53,9 @@ export function useDraftOutlook(outing: Outing, header: Header | null, read: Nor
     [outing, header],
   );
   const models = useEarthModels(modelsUsed(drafted));
+  const tools = useSurveyTools(usesTools(drafted) || usesTools(outing));
   return useMemo(
-    () => (drafted ? outlookOf(outing, drafted, read, models) : NOTHING),
-    [drafted, models, outing, read],
+    () => (drafted ? outlookOf(outing, drafted, read, models, tools) : NOTHING),
+    [drafted, models, tools, outing, read],
   );
 }

@@ -1,5 +1,4 @@
 'use client';
-import '@/core/survey/adjusted/provided';
 import { Alert, Button, Drawer, Form, Input, Radio } from 'antd';
 import { useMemo, useState } from 'react';
 import type { OutingSettings } from '@/core/edit/settings';

@@ -1,6 +1,5 @@
 import geodesic from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
-import '@/core/place/grid-reader-provided';
 import { totalVariance } from '@/core/errors/covariance';
 import { warningsOf } from '@/core/checks';
 import { writeLog } from '@/core/log-text/write-log';

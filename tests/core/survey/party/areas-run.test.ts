@@ -29,13 +29,13 @@ describe('an area that is adjusted in a worker', () => {
     const worker = await import('@/workers/area/areas-run');
     const parts = worker.runArea({ area, outings: [PINNED, OTHER] }, () => undefined);
     vi.resetModules();
-    await import('@/core/survey/adjusted/provided');
+    const { surveyTools } = await import('@/core/survey/adjusted/survey-tools');
     const { solve } = await import('@/core/survey/solve');
     const { areaParts } = await import('@/core/navigation/area-answer');
     const { earthModels } = await import('@/core/north/loaded-earth-models');
     const solutions = new Map(
       [PINNED, OTHER].flatMap((each) => {
-        const solved = solve(each, earthModels);
+        const solved = solve(each, earthModels, { tools: surveyTools });
         return solved.ok ? [[each.id, solved.value] as const] : [];
       }),
     );
