@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '../core/units/figures';
 import { warningsOf } from '../core/checks';
 import type { WarningPlace } from '../core/checks/check';
 import type { Ellipse } from '../core/errors/ellipse';
@@ -84,7 +85,7 @@ export function homeAnswer(
       metres: inMetres(solution, metres),
       ofWalked,
     })),
-    warnings: warningsOf(solution).map(({ code, at, message }) => ({
+    warnings: warningsOf(solution, USUAL_FIGURES).map(({ code, at, message }) => ({
       code,
       line: lineOf(at),
       message,

@@ -14,13 +14,13 @@ import { sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
 import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
 import {
+  USUAL_FIGURES,
+  type FigureUnits,
   bearingText,
   distanceText,
-  inUsualUnits,
-  lengthUnit,
+  forPlane,
   roundLengthText,
-  workingIn,
-} from '../core/units/shown';
+} from '../core/units/figures';
 import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
 
 export const WIDTH = 520;
@@ -88,7 +88,7 @@ function legElements(scene: Scene, view: View): XmlElement {
 
 /** The scale bar at the lower left. */
 export function scaleBar({ k }: View, { height }: Size): XmlElement {
-  const length = scaleBarMetres(k, SCALE_BAR_PIXELS, lengthUnit().metres) * k;
+  const length = scaleBarMetres(k, SCALE_BAR_PIXELS) * k;
   const end = pixels(20 + length);
   return line(
     `M20 ${height - 20}h${pixels(length)}M20 ${height - 26}v12M${end} ${height - 26}v12`,
@@ -162,13 +162,13 @@ export function labelElements({ mark, pixel, x, y }: Label): XmlElement[] {
   return [symbol, xmlElement('text', { x: pixels(x), y: pixels(y) }, mark.text)];
 }
 
-function homeWords(solution: Solution): string {
+function homeWords(solution: Solution, units: FigureUnits): string {
   const home = wayHome(solution);
   const place = stationName(solution, 0);
   if (isThere(home)) return `At ${place}`;
   const { degrees, north } = shownBearing(home.bearing, northShown(solution));
-  const distance = distanceText(home.distanceMetres);
-  return `To ${place}: ${bearingText(degrees)} ${NORTH_LETTERS[north]}, ${distance}`;
+  const distance = distanceText(home.distanceMetres, units);
+  return `To ${place}: ${bearingText(degrees, units)} ${NORTH_LETTERS[north]}, ${distance}`;
 }
 
 /** A white sheet with a title, what it shows in words, and a drawing. */
@@ -203,20 +203,18 @@ export function svgSheet(
  * The route in black on white, the frame's north up, with the way home, its uncertainty, names,
  * scale and north. Names stay text, whatever they hold.
  */
-export const sketchSvg = (solution: Solution): string =>
-  workingIn(solution.places.frame.unit, () => drawnSheet(solution));
-
-function drawnSheet(solution: Solution): string {
+export function sketchSvg(solution: Solution): string {
   const { outing, places, current } = solution;
-  const scene = sceneOf(solution);
+  const units = forPlane(USUAL_FIGURES, places.frame.unit);
+  const scene = sceneOf(solution, units);
   const sheet = sheetOf(scene);
   const view = fitView(scene, sheet, null);
   const homeLine = [onScreen(view, places.at(current)), onScreen(view, places.at(0))] as const;
   const bottom = sheet.height - LABEL_EDGE;
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
   const labels = placeLabels(scene, view, { lines: [homeLine], boxes: [] }, box);
-  const words = homeWords(solution);
-  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
+  const words = homeWords(solution, units);
+  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), units);
   return svgSheet(sheet, outing.name || 'Outing', words, [
     ...homeElements(solution, view),
     legElements(scene, view),
@@ -244,7 +242,7 @@ export const svgFormat: Format = {
     }
     const solved = solve(outing, models, { tools: surveyTools });
     return solved.ok
-      ? ok(inUsualUnits(() => sketchSvg(solved.value)))
+      ? ok(sketchSvg(solved.value))
       : fail([{ fault: solved.fault.fault, path: 'outings[0]' }]);
   },
 };

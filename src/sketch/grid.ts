@@ -1,6 +1,5 @@
 import { boundsOf } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
-import { lengthUnit } from '@/core/units/shown';
 import { onPlane, scaleBarMetres, type Size, type View } from './view';
 
 /** Lines are at most so far apart on the screen, so that a few cross every sheet. */
@@ -12,9 +11,9 @@ export interface Grid {
   readonly path: string;
 }
 
-/** The grid over all of the sheet that is seen: lines at round lengths from the start. */
-export function gridOf(view: View, { width, height }: Size): Grid {
-  const stepMetres = scaleBarMetres(view.k, MOST_PIXELS, lengthUnit().metres);
+/** The grid over all of the sheet that is seen: lines at round lengths of a unit from the start. */
+export function gridOf(view: View, { width, height }: Size, unitMetres: Metres): Grid {
+  const stepMetres = scaleBarMetres(view.k, MOST_PIXELS, unitMetres);
   const corners = [
     { x: 0, y: 0 },
     { x: width, y: 0 },

@@ -15,7 +15,7 @@ import {
   type Bounds,
   type PlanePoint,
 } from '@/core/units/plane';
-import { lengthText } from '@/core/units/shown';
+import { type FigureUnits, lengthText } from '@/core/units/figures';
 import type { Metres } from '@/core/units/units';
 
 /** A leg as it is drawn. */
@@ -58,12 +58,12 @@ export interface Scene {
   readonly outings: readonly SceneOuting[];
 }
 
-/** The scene of outings whose places have one frame. */
-export const sceneOf = (...solutions: readonly Solution[]): Scene => ({
-  outings: solutions.map(sceneOuting),
+/** The scene of an outing; how sure a landmark is, is said in a person's units. */
+export const sceneOf = (solution: Solution, units: FigureUnits): Scene => ({
+  outings: [sceneOuting(solution, units)],
 });
 
-function sceneOuting(solution: Solution): SceneOuting {
+function sceneOuting(solution: Solution, units: FigureUnits): SceneOuting {
   const landmarks = landmarkPlaces(solution);
   const legs = sceneLegs(solution);
   return {
@@ -72,7 +72,7 @@ function sceneOuting(solution: Solution): SceneOuting {
       .filter(({ returns }) => !returns)
       .map(({ end }) => end),
     sightings: sightingsOf(solution, landmarks, legs),
-    marks: marksOf(solution, landmarks),
+    marks: marksOf(solution, landmarks, units),
   };
 }
 
@@ -114,7 +114,7 @@ function sightingsOf(
 const MOST_MARKS = 120;
 
 /** What is named: the start, the traveller, named stations, features and landmarks. */
-function marksOf(solution: Solution, landmarks: readonly Landmark[]): Mark[] {
+function marksOf(solution: Solution, landmarks: readonly Landmark[], units: FigureUnits): Mark[] {
   const { outing, places, current } = solution;
   const marks: Mark[] = [{ key: 'start', kind: 'start', text: outing.start.name, ...places.at(0) }];
   if (current !== 0) {
@@ -134,7 +134,7 @@ function marksOf(solution: Solution, landmarks: readonly Landmark[]): Mark[] {
   for (const { name, kind: feature, sightings, place } of landmarks) {
     const [first] = sightings;
     if (!place || !first || marks.length >= MOST_MARKS) continue;
-    const text = `${name} ±${lengthText(place.uncertainty.semiMajorMetres)}`;
+    const text = `${name} ±${lengthText(place.uncertainty.semiMajorMetres, units)}`;
     marks.push({ key: `l${first.entry}`, kind: 'seen', text, feature, ...place });
   }
   return marks.map((mark) => ({ ...mark, text: visibleText(mark.text) }));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { wayHome } from '@/core/navigation/ways/way';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { solvedLog } from '../support/outings';
 import { LINE, sharedVisitor, TEN_LEGS, Visitor } from '../support/browser/visitor';
 

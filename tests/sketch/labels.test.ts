@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { placeLabels, type Box, type Segment } from '@/sketch/labels';
 import { gridOf } from '@/sketch/grid';
@@ -49,7 +50,7 @@ describe('names on a sketch', () => {
 
   it.each(walks)('of %i legs (%i) cover neither each other nor the way home', (legs, seed) => {
     const solution = wandering(legs!, seed!);
-    const scene = sceneOf(solution);
+    const scene = sceneOf(solution, USUAL_FIGURES);
     const view = fitView(scene, PHONE, null);
     const home: Segment = [
       onScreen(view, solution.places.at(solution.current)),
@@ -88,7 +89,7 @@ describe('what is up', () => {
   });
 
   it('turns the sketch: the traveller is straight above the start, and a pixel is undone', () => {
-    const scene = sceneOf(solution);
+    const scene = sceneOf(solution, USUAL_FIGURES);
     const view = fitView(scene, PHONE, null, upOf(solution, 'walked'));
     const [start, you] = [0, solution.current].map((at) => onScreen(view, solution.places.at(at)));
     expect(you!.x).toBeCloseTo(start!.x, 6);
@@ -103,7 +104,7 @@ describe('the grid', () => {
   it('has lines at round metres over all of the sheet, however it is turned', () => {
     for (const turn of [0, 37, 180]) {
       const view: View = { k: 0.5, x: 100, y: 200, turn };
-      const { stepMetres, path } = gridOf(view, PHONE);
+      const { stepMetres, path } = gridOf(view, PHONE, 1);
       expect(stepMetres).toBe(100);
       const lines = path.match(/M/g)!.length;
       expect(lines).toBeGreaterThanOrEqual(Math.floor((370 + 480) / 50) - 2);

@@ -1,10 +1,11 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { legNear, legPaths, sightingsPath, stationsPath } from '@/sketch/paths';
 import { sceneBounds, sceneOf } from '@/sketch/scene';
 import { fitView, onScreen, scaleBarMetres } from '@/sketch/view';
 import { solvedLog } from '../support/outings';
 
-const sceneOfLog = (text: string) => sceneOf(solvedLog(text).solution);
+const sceneOfLog = (text: string) => sceneOf(solvedLog(text).solution, USUAL_FIGURES);
 
 describe('the paths of a sketch', () => {
   it('show side trips apart from the way to where the traveller is', () => {
@@ -31,7 +32,9 @@ describe('the paths of a sketch', () => {
 describe('a scene of several outings', () => {
   it('has the legs of each, and bounds that hold them all', () => {
     const [one, two] = [solvedLog('090 100m'), solvedLog('180 200m')];
-    const scene = sceneOf(one.solution, two.solution);
+    const scene = {
+      outings: [one, two].flatMap(({ solution }) => sceneOf(solution, USUAL_FIGURES).outings),
+    };
     expect(scene.outings).toHaveLength(2);
     expect(sceneBounds(scene)).toMatchObject({ west: 0, east: 100, north: 0 });
     expect(sceneBounds(scene).south).toBeCloseTo(-200, 9);

@@ -39,6 +39,15 @@ describe('lines', () => {
   });
 });
 
+describe('the core', () => {
+  it('has no state of its own, and no import that only has an effect', () => {
+    const lines = linesOf(/\.ts$/).filter(({ path }) => path.startsWith('src/core/'));
+    expect(lines.length).toBeGreaterThan(10_000);
+    const impure = lines.filter(({ text }) => /^(export )?(let|var) |^import '/.test(text));
+    expect(impure.map(({ at }) => at)).toEqual([]);
+  });
+});
+
 /** One file for each kind: what has its name in a list may have many neighbours. */
 const MOST_FILES = 30;
 const LIST_FOLDERS = ['docs/screenshots'];

@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { mean, sum } from 'd3-array';
 import { warningsOf } from '@/core/checks';
 import { faultMessage } from '@/core/faults/messages';
@@ -27,8 +28,8 @@ export async function processed(content: string | Uint8Array): Promise<void> {
   for (const outing of read.value.outings) {
     const solved = solve(outing, earthModels);
     if (!solved.ok) throw new Error('what was read can be solved');
-    warningsOf(solved.value);
-    sceneOf(solved.value);
+    warningsOf(solved.value, USUAL_FIGURES);
+    sceneOf(solved.value, USUAL_FIGURES);
   }
   const book = logbookOf([...read.value.outings], '2026-08-14T09:40:00.000Z');
   for (const format of FORMATS.values()) format.write(book, earthModels);

@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
@@ -49,7 +50,7 @@ describe('the small forms', () => {
       const written = writeEntry(found.entry, 'magnetic').trim();
       const again = readLine(written);
       expect(again.ok && again.value).toMatchObject({ entry: found.entry });
-      expect(describeEntry(found.entry)).toBe(DESCRIBED[key]);
+      expect(describeEntry(found.entry, USUAL_FIGURES)).toBe(DESCRIBED[key]);
     },
   );
 
@@ -98,8 +99,8 @@ describe('the rows of the log pane', () => {
         '  at 40 ; spring',
       ].join('\n'),
     );
-    const all = logRows(solution, warningsOf(solution), true);
-    const folded = logRows(solution, warningsOf(solution), false);
+    const all = logRows(solution, warningsOf(solution, USUAL_FIGURES), true);
+    const folded = logRows(solution, warningsOf(solution, USUAL_FIGURES), false);
     expect(all).toHaveLength(4);
     expect(folded.map(({ index }) => index)).toEqual([0, 2, 3]);
     expect(rowsWith(folded, 'FORD ice')).toHaveLength(1);

@@ -1,5 +1,6 @@
 import type { Leg } from '../entries/entry';
 import type { Solution } from '../survey/solution';
+import type { FigureUnits } from '../units/figures';
 
 /** What a warning is about: a line of the log, or one of its header. */
 export type WarningPlace =
@@ -36,4 +37,4 @@ export interface Warning {
 }
 
 /** Looks for one kind of thing that may be wrong; changes nothing. */
-export type Check = (solution: Solution) => Warning[];
+export type Check = (solution: Solution, units: FigureUnits) => Warning[];

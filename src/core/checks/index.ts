@@ -1,6 +1,6 @@
 import { isRemark } from '../entries/entry';
 import type { Solution } from '../survey/solution';
-import { workingIn } from '../units/shown';
+import { type FigureUnits, forPlane } from '../units/figures';
 import { angleDisagrees } from './header/angle-disagrees';
 import { annualChangeLarge } from './header/annual-change-large';
 import { nearPole } from './header/near-pole';
@@ -73,16 +73,19 @@ function acceptedWarnings({ outing }: Solution): Set<string> {
 }
 
 /** The warnings of some checks that weren't accepted: the header's first, then line by line. */
-function found(solution: Solution, checks: readonly Check[]): Warning[] {
+function found(solution: Solution, units: FigureUnits, checks: readonly Check[]): Warning[] {
   const accepted = acceptedWarnings(solution);
-  return workingIn(solution.places.frame.unit, () => checks.flatMap((check) => check(solution)))
+  const own = forPlane(units, solution.places.frame.unit);
+  return checks
+    .flatMap((check) => check(solution, own))
     .filter((warning) => !accepted.has(acceptance(warning)))
     .sort((a, b) => order(a) - order(b));
 }
 
-/** All warnings that weren't accepted. */
-export const warningsOf = (solution: Solution): Warning[] =>
-  found(solution, [...HEADER_CHECKS, ...LINE_CHECKS]);
+/** All warnings that weren't accepted, in a person's units. */
+export const warningsOf = (solution: Solution, units: FigureUnits): Warning[] =>
+  found(solution, units, [...HEADER_CHECKS, ...LINE_CHECKS]);
 
 /** Those of the header: quick, whatever the length of the log. */
-export const headerWarnings = (solution: Solution): Warning[] => found(solution, HEADER_CHECKS);
+export const headerWarnings = (solution: Solution, units: FigureUnits): Warning[] =>
+  found(solution, units, HEADER_CHECKS);

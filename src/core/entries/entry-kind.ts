@@ -4,6 +4,7 @@ import type { NO_NORTH } from '../readings/bearing';
 import type { LengthUnit } from '../readings/distance';
 import type { GridReader } from '../readings/place/grid-reader';
 import type { North } from '../units/bearing';
+import type { FigureUnits } from '../units/figures';
 import type { LineCursor } from './line-cursor';
 import type { FieldFault, Reckoning } from './reckoning';
 
@@ -45,7 +46,7 @@ export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.i
   /** The canonical line without its note; bearings from `north` are written without its letter. */
   write(entry: Value, north: North | typeof NO_NORTH): string;
   /** What the line says, as a short sentence. */
-  describe(entry: Value): string;
+  describe(entry: Value, units: FigureUnits): string;
   /**
    * What the line belongs to: the leg before it, the station where one stands, or another line (an
    * acceptance, a struck line). It goes where that goes. Null for a line that stands by itself.

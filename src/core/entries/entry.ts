@@ -1,3 +1,4 @@
+import type { FigureUnits } from '../units/figures';
 import { visibleText } from '../units/visible';
 import * as z from 'zod/mini';
 import type { NO_NORTH } from '../readings/bearing';
@@ -132,8 +133,8 @@ export function writeEntry(
 }
 
 /** What an entry says, as a short sentence. */
-export const describeEntry = (entry: Entry): string =>
-  visibleText(ENTRIES.of(entry).describe(entry));
+export const describeEntry = (entry: Entry, units: FigureUnits): string =>
+  visibleText(ENTRIES.of(entry).describe(entry, units));
 
 /** What an entry belongs to; null for one that stands by itself. */
 export const attachesTo = (entry: Entry): AnyKind['attachesTo'] => ENTRIES.of(entry).attachesTo;

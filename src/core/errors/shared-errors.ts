@@ -47,7 +47,7 @@ export function covarianceOfSum({ error, east, north }: SharedSum): Covariance {
 
 /**
  * What is known of shared errors together, once an adjustment has told of them: less than their
- * priors say, and no longer each for itself.
+ * priors units, and no longer each for itself.
  */
 export interface JointErrors {
   /** Covariance of two shared errors, by their keys; null where the adjustment tells nothing. */

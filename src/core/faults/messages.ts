@@ -1,5 +1,5 @@
 import { ABOVE_ZERO, MOST_MINUTES } from '../units/ranges';
-import { bearingText } from '../units/shown';
+import { bearingDigits } from '../units/angle';
 import type { Expected, Fault, FaultOf, Ranged } from './fault';
 
 /** What was expected, in words that follow "Expected". */
@@ -155,7 +155,7 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
   'out-of-range': ({ what, found, least, most }) =>
     `${RANGED[what]} must be ${range(least, most)}; this is ${found}.`,
   'word-contradicts-number': ({ degrees, word, readings }) =>
-    `${bearingText(degrees)} and ${word} contradict each other.${didYouMean(readings)}`,
+    `${bearingDigits(degrees)}° and ${word} contradict each other.${didYouMean(readings)}`,
   'gon-or-grid': ({ readings }) => `A small g can be gon or grid north.${didYouMean(readings)}`,
   'day-or-month': ({ readings }) =>
     `The day or the month may come first, so this date is not guessed.${didYouMean(readings)}`,

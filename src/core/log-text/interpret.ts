@@ -6,7 +6,7 @@ import type { Header } from '../model/header';
 import { PreviewReckoning, type PreviewLeg } from '../navigation/preview';
 import { bareUnitOf } from '../readings/distance';
 import { stationName, stationNamed, type Solution } from '../survey/solution';
-import type { SurveyTools } from '../survey/tools';
+import type { SurveyTools } from '../survey/solution';
 import { readLine, type LineFault, type Repair } from './read-line';
 import { headerLine } from './write-log';
 

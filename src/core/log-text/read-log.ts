@@ -5,7 +5,7 @@ import { blankOuting, type Outing } from '../model/outing';
 import type { EarthModels } from '../north/earth-models';
 import { compassNorth } from '../north/outing-norths';
 import { solve } from '../survey/solve';
-import type { SurveyTools } from '../survey/tools';
+import type { SurveyTools } from '../survey/solution';
 import type { Solution } from '../survey/solution';
 import type { GridReader } from '../readings/place/grid-reader';
 import type { North } from '../units/bearing';

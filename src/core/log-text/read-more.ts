@@ -5,7 +5,7 @@ import type { EarthModels } from '../north/earth-models';
 import { compassNorth } from '../north/outing-norths';
 import { unsolvable } from '../survey/solve';
 import type { Solution } from '../survey/solution';
-import type { SurveyTools } from '../survey/tools';
+import type { SurveyTools } from '../survey/solution';
 import { NotebookPage } from './notebook-page';
 import { contextAtEnd } from './interpret';
 import { contextAfter, readLine, type Repair } from './read-line';

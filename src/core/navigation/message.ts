@@ -5,14 +5,14 @@ import type { Position } from '../readings/position';
 import type { Degrees } from '../units/units';
 import { placeOnMap, positionErrorEllipse } from './position-error';
 import {
+  type FigureUnits,
   bearingText,
   distanceText,
   lengthText,
-  shownUnits,
   uncertaintyText,
   withDegrees,
   withMetres,
-} from '../units/shown';
+} from '../units/figures';
 import { isThere, wayHome } from './ways/way';
 
 /** The longest text of one short message over two parts; most phones and radios take it. */
@@ -45,7 +45,7 @@ function senderWords({ name, party, need }: Sender): { who: string; wants: strin
 type ReferenceOf = (position: Position) => string | null;
 
 /** Where one is on the earth and how sure, in brackets; empty where that isn't known. */
-function whereWords(solution: Solution, referenceOf: ReferenceOf): string {
+function whereWords(solution: Solution, units: FigureUnits, referenceOf: ReferenceOf): string {
   const place = positionOfStation(solution.places, solution.current);
   if (!place) return '';
   const { latitude, longitude } = place;
@@ -53,14 +53,14 @@ function whereWords(solution: Solution, referenceOf: ReferenceOf): string {
   const at = [degrees, referenceOf(place)].filter(Boolean).join(', ');
   if (solution.current === 0) return ` (${at})`;
   const { semiMajorMetres } = placeOnMap(solution, solution.current);
-  return ` (${at}, within ${uncertaintyText(semiMajorMetres)})`;
+  return ` (${at}, within ${uncertaintyText(semiMajorMetres, units)})`;
 }
 
 /** Digits alone are degrees; anything else has its degrees with it. */
-const bearingWords = (bearing: Degrees) =>
-  shownUnits().bearings === 'degrees'
+const bearingWords = (bearing: Degrees, units: FigureUnits) =>
+  units.bearings === 'degrees'
     ? bearingDigits(bearing)
-    : withDegrees(bearingText(bearing), bearing);
+    : withDegrees(bearingText(bearing, units), bearing, units);
 
 /**
  * A message to send or read out: who, where and how sure, the way home, how sure, what is needed,
@@ -69,6 +69,7 @@ const bearingWords = (bearing: Degrees) =>
 export function message(
   solution: Solution,
   time: string,
+  units: FigureUnits,
   sender: Sender = NO_SENDER,
   referenceOf: ReferenceOf = () => null,
 ): string {
@@ -79,7 +80,7 @@ export function message(
   const { who, wants } = senderWords(sender);
   // A reference beside the degrees goes where it has no room: the way home must stay whole.
   const [whole = '', plain = ''] = [referenceOf, () => null].map((each) =>
-    whereWords(solution, each),
+    whereWords(solution, units, each),
   );
   const fitting = (textWith: (where: string) => string) =>
     textWith(whole).length < MOST_CHARACTERS ? textWith(whole) : textWith(plain);
@@ -90,16 +91,16 @@ export function message(
   const bearings = (['magnetic', 'true'] as const)
     .flatMap((north) => {
       const degrees = home.bearing[north];
-      return degrees === null ? [] : [`${bearingWords(degrees)} ${north}`];
+      return degrees === null ? [] : [`${bearingWords(degrees, units)} ${north}`];
     })
     .join(' / ');
-  const within = uncertaintyText(positionErrorEllipse(solution, current, 0).semiMajorMetres);
+  const within = uncertaintyText(positionErrorEllipse(solution, current, 0).semiMajorMetres, units);
   const metres = home.distanceMetres;
-  const walked = ` Walked ${lengthText(walkedMetres)} in ${legs.count} legs.`;
+  const walked = ` Walked ${lengthText(walkedMetres, units)} in ${legs.count} legs.`;
   const text = fitting(
     (where) =>
       `${time} ${who}At ${at}${where}.${wants} Going to ${to}: ${bearings}, ` +
-      `${withMetres(distanceText(metres), metres)}, within ${within} (95%).`,
+      `${withMetres(distanceText(metres, units), metres, units)}, within ${within} (95%).`,
   );
   // What was walked is the first to go where there is no room.
   return shortened(

@@ -4,6 +4,8 @@ import type { SharedSum } from '../errors/shared-errors';
 import type { ErrorSettings } from '../model/error-settings';
 import type { Method } from '../model/method';
 import type { Outing } from '../model/outing';
+import type { GridReader } from '../readings/place/grid-reader';
+import type { Position } from '../readings/position';
 import { shownNorth } from '../north/norths';
 import type { North } from '../units/bearing';
 import type { PlanePoint } from '../units/plane';
@@ -11,7 +13,7 @@ import type { Degrees, Metres } from '../units/units';
 import type { LogState } from './log-state';
 import type { Places } from './places';
 import type { Stations } from './stations';
-import type { SurveyTools } from './tools';
+import type { Mark } from './fix/point/observation';
 
 /** A leg that came back to a station: where it ended, less the station. */
 export interface Closure {
@@ -84,6 +86,33 @@ export interface Solution {
   readonly walked?: Solution;
   /** What it was solved with; null where its known places were left out. */
   readonly tools: SurveyTools | null;
+}
+
+/**
+ * What adjusts an outing, solves its fixes and reads its places by a grid. It is passed in, since
+ * few outings ask for it and the pages that one begins with do without its weight: the real ones
+ * are in adjusted/survey-tools.ts.
+ */
+export interface SurveyTools {
+  readonly readGrid: GridReader;
+  /** The solution of an outing by a method, of the one as walked. */
+  readonly adjusted: (walked: Solution, method: Method) => Solution;
+  /** Where the start is by all that was sighted; null for nowhere. */
+  readonly startOf: (solution: Solution) => Position | null;
+  /** Where its known places are in its plane, by the key of their name; none without positions. */
+  readonly marksOf: (solution: Solution) => ReadonlyMap<string, Mark>;
+  /** The fixes at its stations. */
+  readonly fixesOf: (solution: Solution) => readonly CheckedFix[];
+}
+
+/** A fix at a station, with what is wrong with it. */
+interface CheckedFix {
+  readonly station: number;
+  /** The line of its last sighting. */
+  readonly entry: number;
+  readonly warnings: readonly { readonly message: string }[];
+  /** Dead reckoning against it; null where the log has no position to compare with. */
+  readonly reckoned: { readonly apartMetres: Metres; readonly asExpected: boolean } | null;
 }
 
 /** An outing as it was walked: what its loops and its errors are told from. */

@@ -12,7 +12,7 @@ import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
 import type { Closure, Legs, Solution } from './solution';
 import { computePoints, type Traverse } from './dead-reckoning/traverse';
-import type { SurveyTools } from './tools';
+import type { SurveyTools } from './solution';
 
 /** What an outing is solved with, beside its own lines. */
 export interface SolveOptions {

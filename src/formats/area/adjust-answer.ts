@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '../../core/units/figures';
 import { headerWarnings } from '../../core/checks';
 import { writeBearing } from '../../core/readings/bearing';
 import { writeDistance } from '../../core/readings/distance';
@@ -64,7 +65,11 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
       .slice(0, MOST_SUSPECTS)
       .map((suspect) => suspectFields(party, suspect, unit, lineOf)),
     warnings: party.members.flatMap(({ solution }, outing) =>
-      headerWarnings(solution).map(({ code, message }) => ({ outing, code, message })),
+      headerWarnings(solution, USUAL_FIGURES).map(({ code, message }) => ({
+        outing,
+        code,
+        message,
+      })),
     ),
     unchecked: uncheckedOf(survey).map((source) => ({
       outing: source.outing,

@@ -1,7 +1,7 @@
 import { ellipse } from '../../core/errors/ellipse';
 import { nameOf } from '../../core/survey/party/party';
 import type { North } from '../../core/units/bearing';
-import { inUsualUnits, lengthUnit, roundLengthText } from '../../core/units/shown';
+import { USUAL_FIGURES, roundLengthText } from '../../core/units/figures';
 import { ok, type Result } from '../../core/units/result';
 import { visibleText } from '../../core/units/visible';
 import { areaScene, dashesOf } from '../../sketch/area-scene';
@@ -32,7 +32,7 @@ export const areaSvg: AreaFormat = {
   name: 'svg',
   mediaType: 'image/svg+xml',
   fileEnding: '.svg',
-  write: (area) => inUsualUnits(() => drawnArea(area)),
+  write: drawnArea,
 };
 
 function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
@@ -45,7 +45,7 @@ function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
   const view = fitView(scene, drawn, null);
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom: drawn.height - LABEL_EDGE };
   const labels = placeLabels(scene, view, { lines: [], boxes: [] }, box);
-  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS, lengthUnit().metres));
+  const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), USUAL_FIGURES);
   const ellipses = places.fromOrigin().map((covariance, node) => {
     const { x, y } = onScreen(view, places.at(node));
     const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariance);

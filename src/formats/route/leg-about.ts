@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '../../core/units/figures';
 import { catchingWords, legInWords } from '../../core/navigation/route/in-words';
 import type { RouteLeg } from '../../core/navigation/route/leg';
 import { bearingDigits } from '../../core/units/angle';
@@ -9,7 +10,7 @@ export function legAbout(leg: RouteLeg): string {
   const words = [
     `Leg ${leg.number}, ${leg.from} to ${leg.to}: ${set}${Math.round(leg.metres)} m${paces}`,
     legInWords(leg),
-    catchingWords(leg),
+    catchingWords(leg, USUAL_FIGURES),
   ];
   return words.filter(Boolean).join('. ');
 }

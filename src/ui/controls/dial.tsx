@@ -2,7 +2,7 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { normalised } from '@/core/units/angle';
 import { azimuthOf, polar } from '@/core/units/plane';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import styles from './dial.module.css';
 
 const SIZE = 240;

@@ -4,11 +4,11 @@ import {
   ANGLE_NAMES,
   BEARING_SYSTEMS,
   LENGTH_SYSTEMS,
-  showIn,
   USUAL_UNITS,
   type AngleName,
   type ShownUnits,
-} from '@/core/units/shown';
+} from '@/core/units/figures';
+import { showIn } from '@/ui/units/shown';
 import { keepChoice } from '@/store/keep-choice';
 import { keptChoice, keptObject, onKept } from '@/store/kept-choice';
 

@@ -1,5 +1,5 @@
 'use client';
-import type { AngleName, BearingSystem, LengthSystem } from '@/core/units/shown';
+import type { AngleName, BearingSystem, LengthSystem } from '@/core/units/figures';
 import { NATIONAL_GRIDS } from '@/core/place/national-grids';
 import { keepChoice } from '@/store/keep-choice';
 import { chooseUnits, GRID_KEY, useGrid, useUnits } from './chosen-units';

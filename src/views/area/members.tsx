@@ -1,3 +1,4 @@
+import { figureUnits } from '@/ui/units/shown';
 import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { headerWarnings } from '@/core/checks';
@@ -34,7 +35,7 @@ export function Members({ open, hidden, onHidden }: Props) {
       <ul className={styles.rows}>
         {members.map(({ solution }, outing) => {
           const id = ids[outing]!;
-          const warnings = headerWarnings(solution);
+          const warnings = headerWarnings(solution, figureUnits());
           const name = visibleText(solution.outing.name) || WORDS.untitled;
           return (
             <li key={id} className={styles.member}>

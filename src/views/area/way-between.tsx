@@ -9,7 +9,7 @@ import { nameOf } from '@/core/survey/party/party';
 import { nearestCompassPoint } from '@/core/units/angle';
 import { northShown } from '@/core/survey/solution';
 import type { Survey } from '@/core/survey/party/survey';
-import { bearingText, distanceText } from '@/core/units/shown';
+import { bearingText, distanceText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';

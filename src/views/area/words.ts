@@ -1,6 +1,6 @@
 import { plural } from '@/core/entries/describe';
 import type { SourceId } from '@/core/errors/sources/source';
-import { distanceText, lengthText, uncertaintyText } from '@/core/units/shown';
+import { distanceText, lengthText, uncertaintyText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import { METHOD_LABEL, METHOD_WORDS } from '@/views/shared/words/method-words';
 import { SHARED_WORDS } from '@/views/shared/words/words';

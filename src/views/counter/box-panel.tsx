@@ -8,7 +8,7 @@ import { openBox, type BoxSide, type Count } from '@/store/count';
 import styles from './counter.module.css';
 import { boxLeft } from './count/progress';
 import type { CounterState } from './count/use-counter';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 interface Props {

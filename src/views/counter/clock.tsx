@@ -4,7 +4,7 @@ import { clockMsAt, type Count } from '@/store/count';
 import { SpeedField } from '@/views/shared/fields/unit-fields';
 import styles from './counter.module.css';
 import type { CounterState } from './count/use-counter';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 interface Props {

@@ -18,7 +18,7 @@ import { NotInSight } from './not-in-sight';
 import { HelpsOnTheWay, OnTheWay } from './on-the-way';
 import { ThingsSeen } from './things-seen';
 import { useCounter, type CounterProps, type CounterState } from './count/use-counter';
-import { isInPaces, lengthText } from '@/core/units/shown';
+import { isInPaces, lengthText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 const ArrivedDialog = dynamic(() => import('./arrived-dialog').then((it) => it.ArrivedDialog), {

@@ -2,7 +2,7 @@
 import { Form, Input, Modal, Radio } from 'antd';
 import { useState } from 'react';
 import styles from '@/views/shared/fields/dialog.module.css';
-import { lengthText, lengthUnit } from '@/core/units/shown';
+import { lengthText, lengthUnit } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 /** As the log's `at` line allows. */

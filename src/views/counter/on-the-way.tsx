@@ -13,7 +13,7 @@ import styles from './counter.module.css';
 import { goalsOf, sinceMark } from './count/progress';
 import { TargetChoice } from './target-choice';
 import type { CounterState } from './count/use-counter';
-import { bearingText, isInPaces, lengthText } from '@/core/units/shown';
+import { bearingText, isInPaces, lengthText } from '@/ui/units/shown';
 import { backBearing } from '@/core/units/angle';
 import { visibleText } from '@/core/units/visible';
 import { offAfter } from '@/core/navigation/position-error';

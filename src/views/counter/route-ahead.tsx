@@ -7,7 +7,7 @@ import type { Plan } from '@/core/navigation/route/plan';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import { visibleText } from '@/core/units/visible';
 import { isEmpty, type Count } from '@/store/count';

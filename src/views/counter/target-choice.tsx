@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { wayHome } from '@/core/navigation/ways/way';
 import { stationName, type Solution } from '@/core/survey/solution';
 import styles from './counter.module.css';
-import { lengthText, lengthUnit } from '@/core/units/shown';
+import { lengthText, lengthUnit } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 const MOST_METRES = 1e6;

@@ -6,7 +6,7 @@ import type { Count } from '@/store/count';
 import { FeatureMark } from '@/ui/feature-mark';
 import styles from './counter.module.css';
 import type { CounterState } from './count/use-counter';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 interface Props {

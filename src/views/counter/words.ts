@@ -2,7 +2,7 @@ import { pacesWords } from '@/core/entries/describe';
 import type { Side } from '@/core/entries/feature';
 import type { Metres } from '@/core/units/units';
 import type { BoxSide } from '@/store/count';
-import { lengthText, lengthUnit } from '@/core/units/shown';
+import { lengthText, lengthUnit } from '@/ui/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the pace counter. */

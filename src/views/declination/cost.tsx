@@ -4,7 +4,7 @@ import type { Solution } from '@/core/survey/solution';
 import { angleText } from '@/core/units/angle';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './declination.module.css';
-import { lengthText, longUnit } from '@/core/units/shown';
+import { lengthText, longUnit } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 /** What ignoring the declination costs: per kilometre, and on this outing. */

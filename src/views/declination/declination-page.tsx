@@ -1,4 +1,5 @@
 'use client';
+import { figureUnits } from '@/ui/units/shown';
 import { placeOf } from '@/core/model/outing';
 import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import { Button } from 'antd';
@@ -69,7 +70,7 @@ function Method({ solution, onSettings }: MethodProps) {
   const { places, end } = solution;
   const { norths } = places.frame;
   const { name, does } = CORRECTION_WORDS[norths.correction];
-  const warnings = headerWarnings(solution);
+  const warnings = headerWarnings(solution, figureUnits());
   return (
     <section className={styles.method} aria-label={WORDS.method}>
       <div>

@@ -4,7 +4,7 @@ import type { FieldAtPlace } from '@/core/north/earth-models';
 import { angleText, signedDifference } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
 import type { Degrees, Metres } from '@/core/units/units';
-import { lengthText, lengthUnit } from '@/core/units/shown';
+import { lengthText, lengthUnit } from '@/ui/units/shown';
 import { NORTH_NAMES } from '@/views/shared/declination/words';
 
 /** The words of the Declination view. */

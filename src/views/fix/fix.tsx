@@ -12,7 +12,7 @@ import { writeDeclination } from '@/core/log-text/header-lines/declination';
 import type { DeclinationSetting } from '@/core/model/header';
 import { declinedHeader } from '@/core/navigation/fix/fix-declination';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
-import { workIn } from '@/core/units/shown';
+import { workIn } from '@/ui/units/shown';
 import { solve } from '@/core/survey/solve';
 import { errorsOfNewOuting } from '@/store/own-errors';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';

@@ -7,7 +7,7 @@ import { shownBearing } from '@/core/north/norths';
 import type { EarthFix } from '@/core/survey/fix/on-earth';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
-import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
+import { bearingText, lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';

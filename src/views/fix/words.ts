@@ -1,7 +1,7 @@
 import { digitsWorth } from '@/core/place/short-reference';
 import { decimalDegrees } from '@/core/readings/place/degrees-text';
 import type { Position } from '@/core/readings/position';
-import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
+import { bearingText, lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import type { Degrees, Metres } from '@/core/units/units';
 import { shownReference, shownSquare } from '@/views/shared/fields/grid-choice';

@@ -3,7 +3,7 @@ import { isThere, wayHome } from '@/core/navigation/ways/way';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import { stationMarks } from '@/core/survey/station-marks';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { isInPaces } from '@/core/units/shown';
+import { isInPaces } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { backToLog, ViewPage } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/walk-query';

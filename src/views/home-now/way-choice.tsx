@@ -1,7 +1,7 @@
 import type { WeighedWay } from '@/core/navigation/ways/recommendation';
 import { chanceWords, WAY_NAMES } from '@/views/shared/ways/words';
 import styles from './home-now.module.css';
-import { distanceText, isInPaces } from '@/core/units/shown';
+import { distanceText, isInPaces } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 interface Props {

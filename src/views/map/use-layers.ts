@@ -15,7 +15,7 @@ import { positionOfStation } from '@/core/survey/positions';
 import { solve } from '@/core/survey/solve';
 import { stationName, type Solution } from '@/core/survey/solution';
 import { polar } from '@/core/units/plane';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import type { Count } from '@/store/count';
 import { areaLogs } from '@/store/documents/areas';
 import { routeLogs } from '@/store/documents/routes';

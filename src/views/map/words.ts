@@ -1,7 +1,7 @@
 import type { FitKind, FitFault } from '@/core/place/picture/fit';
 import type { TieFault } from '@/core/place/picture/tie';
 import { faultMessage } from '@/core/faults/messages';
-import { fineLengthText, lengthText } from '@/core/units/shown';
+import { fineLengthText, lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 
 const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} MB`;

@@ -3,7 +3,7 @@ import { visibleText } from '@/core/units/visible';
 import { useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Outing } from '@/core/model/outing';
 import type { Solution } from '@/core/survey/solution';
-import { workIn } from '@/core/units/shown';
+import { workIn } from '@/ui/units/shown';
 import { writeLog } from '@/core/log-text/write-log';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import type { OpenOuting } from '@/views/shared/data/use-outing';

@@ -4,7 +4,7 @@ import type { Dialog } from './dialogs/dialog';
 import { LINE_FORMS } from './entry/line-forms';
 import type { KeyActions } from './use-keys';
 import { WORDS } from './words';
-import { withAngleName } from '@/core/units/shown';
+import { withAngleName } from '@/ui/units/shown';
 import { leaveFor } from '@/store/browser-database';
 
 /** Other words of the field that people look for a view by. */

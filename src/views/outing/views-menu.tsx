@@ -1,5 +1,5 @@
 import MenuOutlined from '@ant-design/icons-svg/es/asn/MenuOutlined';
-import { withAngleName } from '@/core/units/shown';
+import { withAngleName } from '@/ui/units/shown';
 import { MENU_VIEWS, viewUrl } from '@/views/views';
 import styles from './views-menu.module.css';
 import { Icon } from '@/ui/controls/icon';

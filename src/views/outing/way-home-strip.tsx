@@ -14,7 +14,7 @@ import { BigBearing } from '@/views/shared/ways/big-bearing';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 import { viewTitle, viewUrl } from '@/views/views';
 import styles from './way-home-strip.module.css';
-import { bearingText, distanceText } from '@/core/units/shown';
+import { bearingText, distanceText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 export interface WayEnds {

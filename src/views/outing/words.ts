@@ -4,7 +4,7 @@ import { pacesWords } from '@/core/entries/describe';
 import { sideWords } from '@/core/entries/kinds/at';
 import { bearingDegrees } from '@/core/readings/bearing';
 import type { Metres } from '@/core/units/units';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText, figureUnits } from '@/ui/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the outing view. */
@@ -13,7 +13,7 @@ import { SHARED_WORDS } from '@/views/shared/words/words';
 export function lineWords(entry: Entry): string {
   switch (entry.kind) {
     case 'at':
-      return entry.what + sideWords(entry);
+      return entry.what + sideWords(entry, figureUnits());
     case 'see':
       return `${entry.what}, at ${bearingText(bearingDegrees(entry.bearing))}`;
     case 'struck': {
@@ -21,7 +21,7 @@ export function lineWords(entry: Entry): string {
       return `${entry.was} (struck ${dayjs(entry.at).format('D MMM HH:mm')}${why})`;
     }
     default:
-      return describeEntry(entry);
+      return describeEntry(entry, figureUnits());
   }
 }
 

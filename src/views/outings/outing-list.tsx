@@ -4,7 +4,8 @@ import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
 import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
 import { solveAsWalked } from '@/core/survey/solve';
-import { workingIn } from '@/core/units/shown';
+import { forPlane, lengthText } from '@/core/units/figures';
+import { figureUnits } from '@/ui/units/shown';
 import type { StoredOuting } from '@/store/outings';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
@@ -71,8 +72,11 @@ function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDel
           {solved.ok && (
             <span className={styles.figures}>
               {WORDS.legs(solved.value.legs.count)} ·{' '}
-              {workingIn(solved.value.places.frame.unit, () =>
-                WORDS.walked(solved.value.walkedMetres),
+              {WORDS.walked(
+                lengthText(
+                  solved.value.walkedMetres,
+                  forPlane(figureUnits(), solved.value.places.frame.unit),
+                ),
               )}
             </span>
           )}

@@ -1,6 +1,4 @@
 import { plural } from '@/core/entries/describe';
-import type { Metres } from '@/core/units/units';
-import { lengthText } from '@/core/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the start page. */
@@ -32,6 +30,6 @@ export const WORDS = {
   unsolved: 'This log has an error. Open it to see where.',
   legs: (count: number) => plural(count, 'leg', 'legs'),
   byWhom: (name: string) => `by ${name}`,
-  walked: (metres: Metres) => `${lengthText(metres)} walked`,
+  walked: (distance: string) => `${distance} walked`,
   newName: (day: string) => `Outing of ${day}`,
 } as const;

@@ -4,7 +4,7 @@ import { calibrate } from '@/core/pacing/calibration';
 import { newWalkSpread } from '@/core/pacing/new-walk-spread';
 import { currentCalibrations } from '@/core/pacing/profile-paces';
 import styles from './pacing.module.css';
-import { shortLengthText } from '@/core/units/shown';
+import { shortLengthText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 /** A profile's paces, ground by ground: the newest calibration, which is in use, then the rest. */

@@ -3,7 +3,7 @@ import type { Calibration } from '@/core/model/pace-profile';
 import { calibrate } from '@/core/pacing/calibration';
 import { isGroundName } from '@/core/readings/ground';
 import type { StoreFault } from '@/store/store-fault';
-import { shownUnits } from '@/core/units/shown';
+import { figureUnits } from '@/ui/units/shown';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { WORDS } from './words';
 
@@ -33,7 +33,7 @@ const EMPTY: Draft = {
 /** A course is measured in what the person thinks in. */
 const emptyDraft = (): Draft => ({
   ...EMPTY,
-  unit: shownUnits().lengths === 'metric' ? 'metres' : 'feet',
+  unit: figureUnits().lengths === 'metric' ? 'metres' : 'feet',
 });
 
 const number = (text: string) => (/^\s*\d+(\.\d+)?\s*$/.test(text) ? Number(text) : NaN);

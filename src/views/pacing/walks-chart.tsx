@@ -3,7 +3,7 @@ import { Line } from 'react-chartjs-2';
 import type { PaceLength } from '@/core/pacing/calibration';
 import { bandEdge, plainOptions, useChartColours } from '@/ui/theme/charts';
 import styles from './pacing.module.css';
-import { shortLengthText } from '@/core/units/shown';
+import { shortLengthText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 /** The walks of a calibration: each a dot, the mean a line, the spread a band. */

@@ -1,6 +1,6 @@
 import type { CalibrationFault, CalibrationWarning } from '@/core/pacing/calibration';
 import type { Metres } from '@/core/units/units';
-import { lengthText, shortLengthText } from '@/core/units/shown';
+import { lengthText, shortLengthText } from '@/ui/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the Pace calibration view. */

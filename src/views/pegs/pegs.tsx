@@ -17,7 +17,7 @@ import { PlainPage } from '@/views/shared/page/plain-page';
 import { backToWayHome, Section, ViewPage } from '@/views/shared/page/view-page';
 import { LayoutDrawing } from './layout-drawing';
 import styles from './pegs.module.css';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText } from '@/ui/units/shown';
 import { ownWords, WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
 

@@ -1,6 +1,6 @@
 import { signedDifference } from '@/core/units/angle';
 import { lengthOf, polar, vectorBetween } from '@/core/units/plane';
-import { bearingText, distanceText, isInPaces, lengthText } from '@/core/units/shown';
+import { bearingText, distanceText, isInPaces, lengthText } from '@/ui/units/shown';
 import type { Degrees, Metres } from '@/core/units/units';
 
 /** A direction and a distance. */

@@ -2,7 +2,7 @@ import { plural } from '@/core/entries/describe';
 import { DRAGS_FROM, STUCK_FROM } from '@/core/practice/compass/needle';
 import type { Stage } from '@/core/practice/attempt';
 import type { WalkedBox } from '@/core/practice/walk/walker';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 
 const signed = (by: number) => (by < 0 ? `−${-by}°` : `+${by}°`);
 const side = (degrees: number) => (degrees < 0 ? 'left' : 'right');

@@ -7,7 +7,7 @@ import { walkLog } from '@/core/survey/log-walk';
 import { stationName, type Solution, type SolvedLeg } from '@/core/survey/solution';
 import { backBearing } from '@/core/units/angle';
 import { NORTH_LETTERS } from '@/core/units/bearing';
-import { bearingText, lengthFigure } from '@/core/units/shown';
+import { bearingText, lengthFigure, figureUnits } from '@/ui/units/shown';
 import { entryWithNote } from '@/views/shared/words/entry-words';
 import { visibleText } from '@/core/units/visible';
 
@@ -58,7 +58,7 @@ function legRow(
       visibleText(stationName(solution, leg.from)),
       bearingText(bearing) + letter,
       bearingText(backBearing(bearing)) + letter,
-      boxedWords(reading.distance, alongs),
+      boxedWords(reading.distance, alongs, figureUnits()),
       lengthFigure(leg.metres),
     ],
     notes: [visibleText(notes.filter(Boolean).join(', '))].filter(Boolean),

@@ -3,7 +3,7 @@ import { isThere, type Way } from '@/core/navigation/ways/way';
 import { nearestCompassPoint } from '@/core/units/angle';
 import type { Bearing } from '@/core/units/bearing';
 import type { Metres } from '@/core/units/units';
-import { bearingText, distanceText, lengthUnit, withDegrees, withMetres } from '@/core/units/shown';
+import { bearingText, distanceText, lengthUnit, withDegrees, withMetres } from '@/ui/units/shown';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** The words of the printed page. */

@@ -1,4 +1,5 @@
 'use client';
+import { figureUnits } from '@/ui/units/shown';
 import { Radio } from 'antd';
 import { useState, type ComponentProps } from 'react';
 import { faultMessage } from '@/core/faults/messages';
@@ -260,7 +261,7 @@ function ChosenLeg({ open, chosen }: { open: OpenRoute; chosen: number | null })
 /** The plan as text, to leave with someone. */
 function Leave({ plan, sunset }: { plan: Plan; sunset: number | null }) {
   const [said, setSaid] = useState('');
-  const text = leaveText(plan, sunset);
+  const text = leaveText(plan, sunset, figureUnits());
   const copy = async () => {
     await navigator.clipboard.writeText(text);
     setSaid(WORDS.copied);

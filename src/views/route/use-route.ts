@@ -1,4 +1,5 @@
 'use client';
+import { figureUnits } from '@/ui/units/shown';
 import dayjs from 'dayjs';
 import { useCallback, useMemo, useState } from 'react';
 import { checkRoute } from '@/core/checks/route';
@@ -55,7 +56,7 @@ function useChecked(plan: Result<Plan, RouteFault> | null, models: EarthModels |
     const day = plan?.ok ? (plan.value.route.date?.day ?? dayjs().format('YYYY-MM-DD')) : undefined;
     const field = fieldAt(models, first, day);
     const around = { sunsetMinutes: sunset, barriers, crossings, field };
-    return { sunset, warnings: plan?.ok ? checkRoute(plan.value, around) : [] };
+    return { sunset, warnings: plan?.ok ? checkRoute(plan.value, around, figureUnits()) : [] };
   }, [plan, known, models]);
 }
 

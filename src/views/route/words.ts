@@ -1,6 +1,6 @@
 import { compassPointWords, plural } from '@/core/entries/describe';
 import type { Timing } from '@/core/model/route';
-import { lengthText, uncertaintyText } from '@/core/units/shown';
+import { lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import type { Metres } from '@/core/units/units';
 

@@ -13,7 +13,7 @@ import { PlainPage } from '@/views/shared/page/plain-page';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 /** While away: the way back as large as the screen allows, and how long it has been. */

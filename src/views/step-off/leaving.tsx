@@ -17,7 +17,7 @@ import { ownPaces } from '@/views/shared/data/own-paces';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 const LONGEST_TEXT = 2000;

@@ -7,7 +7,7 @@ import { Section } from '@/views/shared/page/view-page';
 import { passedWords } from '@/views/shared/ways/passed-words';
 import type { Walk } from './use-walk';
 import styles from './walk.module.css';
-import { bearingText, distanceText, isInPaces } from '@/core/units/shown';
+import { bearingText, distanceText, isInPaces } from '@/ui/units/shown';
 import { backBearing } from '@/core/units/angle';
 import { offAfter } from '@/core/navigation/position-error';
 import { Helps } from '@/views/shared/ways/helps';

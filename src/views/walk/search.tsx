@@ -20,7 +20,7 @@ import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 import type { Address } from './use-address';
 import { told, type Walk } from './use-walk';
 import styles from './walk.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 interface Props {

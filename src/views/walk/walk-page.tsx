@@ -17,7 +17,7 @@ import { Search } from './search';
 import { useAddress, type Address } from './use-address';
 import { useWalk, type Walk } from './use-walk';
 import styles from './walk.module.css';
-import { distanceText } from '@/core/units/shown';
+import { distanceText } from '@/ui/units/shown';
 import { WORDS } from './words';
 
 const LineForm = dynamic(() => import('@/views/outing/entry/line-form').then((it) => it.LineForm), {

@@ -1,5 +1,5 @@
 import { plural } from '@/core/entries/describe';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 
 const paces = (count: number) => plural(Math.round(count), 'pace', 'paces');

@@ -5,7 +5,7 @@ import { improvements } from '@/core/navigation/improvements';
 import { placeOnMap, positionError } from '@/core/navigation/position-error';
 import { contributions, sharesOf } from '@/core/navigation/uncertainty-sources';
 import { stationName, type Solution } from '@/core/survey/solution';
-import { isInPaces } from '@/core/units/shown';
+import { isInPaces } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import { Section } from '@/views/shared/page/view-page';
 import { chanceWords } from '@/views/shared/ways/words';

@@ -1,4 +1,5 @@
 'use client';
+import { figureUnits } from '@/ui/units/shown';
 import { Button, Input } from 'antd';
 import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
@@ -17,7 +18,7 @@ export function Message({ solution }: { solution: Solution }) {
   const [status, setStatus] = useState('');
   const [time] = useState(() => dayjs().format('HH:mm'));
   const [sender, setSender] = useSender();
-  const text = message(solution, time, sender, useReferences());
+  const text = message(solution, time, figureUnits(), sender, useReferences());
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(text);

@@ -1,5 +1,5 @@
 import type { Recommendation } from '@/core/navigation/ways/recommendation';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import {
   beforeSunriseWords,
   chanceWords,

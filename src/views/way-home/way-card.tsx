@@ -1,7 +1,7 @@
 import { Radio } from 'antd';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { North } from '@/core/units/bearing';
-import { isInPaces } from '@/core/units/shown';
+import { isInPaces } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import type { Solution } from '@/core/survey/solution';
 import { chanceByMarks } from '@/core/navigation/ways/by-marks';

@@ -15,7 +15,7 @@ import { SimulatedWalks } from './simulated-walks';
 import styles from './way-home.module.css';
 import { useChosenWay, Ways } from './ways';
 import { WORDS } from './words';
-import { isInPaces } from '@/core/units/shown';
+import { isInPaces } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 
 interface Props {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import { northShown, stationName, type Solution } from '@/core/survey/solution';
 import { NORTH_LETTERS } from '@/core/units/bearing';
-import { isInPaces } from '@/core/units/shown';
+import { isInPaces } from '@/ui/units/shown';
 import { LengthField, SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
 import { walkQuery } from '@/views/shared/ways/walk-query';

@@ -1,6 +1,6 @@
 import type { WayHome } from '@/core/navigation/ways/ways-home';
 import type { Metres } from '@/core/units/units';
-import { distanceText, lengthText, speedText, uncertaintyText } from '@/core/units/shown';
+import { distanceText, lengthText, speedText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 

@@ -1,8 +1,9 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
 import { solvedLog } from '../../support/outings';
 
-const warnings = (text: string) => warningsOf(solvedLog(text).solution);
+const warnings = (text: string) => warningsOf(solvedLog(text).solution, USUAL_FIGURES);
 const codes = (text: string) => warnings(text).map(({ code }) => code);
 
 describe('the checks of an outing, on both sides of their limits', () => {

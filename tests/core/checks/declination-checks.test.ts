@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
 import { readLog } from '@/core/log-text/read-log';
@@ -8,7 +9,7 @@ const DOCK = 'date 2026-08-14\nstart Dock at 54.2 -63.5\n';
 const warnings = (text: string) => {
   const log = readLog(text, 'x', earthModels);
   if (!log.ok) throw new Error(JSON.stringify(log.fault));
-  return warningsOf(log.value.solution);
+  return warningsOf(log.value.solution, USUAL_FIGURES);
 };
 const codes = (text: string) => warnings(text).map(({ code }) => code);
 const message = (text: string) => warnings(text)[0]!.message;
@@ -56,7 +57,7 @@ describe('the checks of the declination', () => {
     expect(codes('date 2026-08-14\ndeclination 19.1 E')).toEqual([]);
     expect(codes('start Dock at 54.2 -63.5\ndeclination 19.1 E')).toEqual([]);
     const unloaded = readLog(`${DOCK}declination 19.1 E`, 'x', null);
-    expect(unloaded.ok && warningsOf(unloaded.value.solution)).toEqual([]);
+    expect(unloaded.ok && warningsOf(unloaded.value.solution, USUAL_FIGURES)).toEqual([]);
   });
 
   it('name the window when the model is extrapolated, and refuse after five years', () => {

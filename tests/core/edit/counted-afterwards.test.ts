@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { countedAfterwards, uncountedArrival } from '@/core/edit/counted-afterwards';
 import { apply } from '@/core/edit/operations';
@@ -44,7 +45,7 @@ describe('a leg on which an obstacle was boxed', () => {
     const words = (log: string) => {
       const { solution } = solvedLog(log);
       const { reading, entry } = solution.legs.leg(1);
-      return boxedWords(reading.distance, alongsOf(solution).get(entry) ?? []);
+      return boxedWords(reading.distance, alongsOf(solution).get(entry) ?? [], USUAL_FIGURES);
     };
     expect(words('110 70p\nbox left 10p along 20p')).toBe('90 paces, 20 of them round it');
     expect(words('110 70p\nbox left 10p along 20p\nbox right 5p along 5p\n200 9p')).toBe(

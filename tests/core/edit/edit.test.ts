@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addEntry, faultOf, type Command } from '@/core/edit/command';
@@ -130,7 +131,8 @@ describe('changing an outing', () => {
 
   it('accepts a warning below the line that it is about', () => {
     const short = outingOfLog('000 5m\nat 2 ; pool\n090 50m');
-    const codes = (outing: Outing) => warningsOf(solved(outing)).map(({ code }) => code);
+    const codes = (outing: Outing) =>
+      warningsOf(solved(outing), USUAL_FIGURES).map(({ code }) => code);
     expect(codes(short)).toEqual(['leg-short']);
     const operations = acceptWarning(0, short.entries[0]!, { kind: 'right', code: 'leg-short' })(
       short,

@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import * as z from 'zod/mini';
 import { ENTRIES, ENTRY_KINDS, EntryRegistry, writeEntry } from '@/core/entries/entry';
@@ -30,7 +31,7 @@ describe('a new kind of line', () => {
     const climb = outing.entries[1]!;
     expect(climb).toEqual({ kind: 'climb', metres: 35 });
     expect(writeEntry(climb, 'magnetic', entries)).toBe('  climb 35');
-    expect(entries.of(climb).describe(climb)).toBe('Climbed 35 m');
+    expect(entries.of(climb).describe(climb, USUAL_FIGURES)).toBe('Climbed 35 m');
     const solved = solve(outing, null, { entries });
     expect(solved.ok && solved.value.walkedMetres).toBe(100);
   });

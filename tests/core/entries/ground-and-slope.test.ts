@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
@@ -29,7 +30,9 @@ describe('grounds and slopes in the log', () => {
       `${PACES}000 65p snow\n090 65p snow\n000 100m night\n000 80p rough`,
     );
     expect(solution.legs.leg(1).metres).toBeCloseTo(100, 9);
-    const warnings = warningsOf(solution).filter(({ code }) => code !== 'pace-length-odd');
+    const warnings = warningsOf(solution, USUAL_FIGURES).filter(
+      ({ code }) => code !== 'pace-length-odd',
+    );
     expect(warnings).toMatchObject([
       { code: 'ground-without-pace', at: { entry: 3 }, message: expect.stringMatching(/snow/) },
     ]);

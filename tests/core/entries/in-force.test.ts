@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { describeEntry, writeEntry } from '@/core/entries/entry';
 import { faultMessage } from '@/core/faults/messages';
@@ -49,7 +50,7 @@ describe('lines that hold from where they are', () => {
   it('say in words what they set', () => {
     const words = (text: string) => {
       const line = readLine(text);
-      return line.ok && 'entry' in line.value ? describeEntry(line.value.entry) : '';
+      return line.ok && 'entry' in line.value ? describeEntry(line.value.entry, USUAL_FIGURES) : '';
     };
     expect(words('home needle on heather')).toBe(
       'On the way home you follow the compass alone, and you count paces on heather',

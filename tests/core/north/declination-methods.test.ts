@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { faultMessage } from '@/core/faults/messages';
@@ -69,7 +70,7 @@ describe('the declination methods', () => {
       magnetic: 180,
       true: expect.closeTo(160.9, 9),
     });
-    expect(message(ignored!, '10:00')).toMatch(/180 magnetic \/ 161 true/);
+    expect(message(ignored!, '10:00', USUAL_FIGURES)).toMatch(/180 magnetic \/ 161 true/);
     const unknown = solvedLog('start Dock at 54.2 -63.5\ncorrection left-out\n000T 1000m').solution;
     expect(positionOfStation(unknown.places, 1)).toBeNull();
   });

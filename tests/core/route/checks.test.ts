@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { checkRoute } from '@/core/checks/route';
 import { fieldAt, type FieldAtPlace } from '@/core/north/earth-models';
@@ -16,9 +17,11 @@ const found = (
   field: FieldAtPlace | null = null,
   crossings: Crossing[] = [],
 ) =>
-  checkRoute(planned(text), { sunsetMinutes: sunset, barriers, crossings, field }).map(
-    ({ code, leg, message }) => `${leg ?? '-'} ${code}: ${message}`,
-  );
+  checkRoute(
+    planned(text),
+    { sunsetMinutes: sunset, barriers, crossings, field },
+    USUAL_FIGURES,
+  ).map(({ code, leg, message }) => `${leg ?? '-'} ${code}: ${message}`);
 /** A point so many millimetres away at 1:10 000, to the east. */
 const east = (mm: number, more = '') => `point B by 090T ${mm}mm on 1:10000\n${more}`;
 
@@ -141,7 +144,7 @@ describe('a leg in words', () => {
     const [first, second] = planned(ROUTE_TEXT).legs;
     expect(legInWords(first!)).toBe('roughly north-west, up and down, the stream on the left');
     expect(slopeWords(second!)).toBeNull();
-    expect(catchingWords(first!)).toBe(
+    expect(catchingWords(first!, USUAL_FIGURES)).toBe(
       'If you meet the shore of the upper pond (after 1,092 m), you went 120 m too far.',
     );
     const slope = (line: string) => slopeWords(planned(START + east(20, line)).legs[0]!);
@@ -171,13 +174,15 @@ describe('the clock of a plan', () => {
   });
 
   it('is in the text that is left with someone, with who and whom to call', () => {
-    const text = leaveText(planned(ROUTE_TEXT), 20 * 60 + 47);
+    const text = leaveText(planned(ROUTE_TEXT), 20 * 60 + 47, USUAL_FIGURES);
     expect(text).toContain('Who: two of us, red jackets\n');
     expect(text).toMatch(/^1\. To Gauge 1 \(54\.20620 -63\.51050\): 334° magnetic, 972 m, by/m);
     expect(text).toContain('Sunset there: 20:47\nWe turn back by 13:00');
     expect(text.trimEnd().split('\n').at(-1)).toBe(
       'If you have not heard from us by then: the warden at the dock',
     );
-    expect(leaveText(planned('declination none\n'), null)).toBe('Route: without a name\n');
+    expect(leaveText(planned('declination none\n'), null, USUAL_FIGURES)).toBe(
+      'Route: without a name\n',
+    );
   });
 });

@@ -1,6 +1,7 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { signedDifference } from '@/core/units/angle';
 import { leaveText } from '@/core/navigation/route/leave-text';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import geodesic from 'geographiclib-geodesic';
 import proj4 from 'proj4';
 import { describe, expect, it } from 'vitest';
@@ -236,7 +237,7 @@ describe('what can’t be planned', () => {
       6,
     );
     expect(turn).toBeGreaterThan(2);
-    const line = leaveText(plan, null)
+    const line = leaveText(plan, null, USUAL_FIGURES)
       .split('\n')
       .find((each) => each.startsWith(`${leg.number}.`))!;
     expect(line).toContain(`${bearingText(leg.set!.degrees)} magnetic`);

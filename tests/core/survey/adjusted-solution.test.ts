@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
 import { writeLog } from '@/core/log-text/write-log';
@@ -51,7 +52,10 @@ describe('an outing with a method', () => {
   it('warns of the same things as walked', () => {
     const wrong = BODY.replace('330', '150');
     const [one, other] = ['', 'adjust least-squares\n'].map((method) =>
-      warningsOf(solvedLog(`start Dock\n${method}pace 65 per 100 m\n${wrong}`).solution),
+      warningsOf(
+        solvedLog(`start Dock\n${method}pace 65 per 100 m\n${wrong}`).solution,
+        USUAL_FIGURES,
+      ),
     );
     expect(one!.map(({ code }) => code)).toContain('misclosure-unexplained');
     expect(other).toEqual(one);

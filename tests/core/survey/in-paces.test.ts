@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { csvFormat } from '@/formats/csv';
 import { geoJsonFormat } from '@/formats/geojson';
@@ -89,7 +90,10 @@ describe('an outing whose lengths are all in paces', () => {
     const drawn = sketchSvg(solvedLog('000 100p\n090 100p').solution);
     expect(drawn).toMatch(/141 paces/);
     expect(drawn).not.toMatch(/\d m\b/);
-    const short = warningsOf(solvedLog('000 3p\n090 4p @10:00\n000 9p @10:01').solution);
+    const short = warningsOf(
+      solvedLog('000 3p\n090 4p @10:00\n000 9p @10:01').solution,
+      USUAL_FIGURES,
+    );
     expect(short.map(({ code }) => code)).toEqual([]);
   });
 

@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { warningsOf } from '@/core/checks';
 import { correctedForAttraction, localAttractions } from '@/core/survey/local-attraction';
@@ -37,7 +38,7 @@ describe('local attraction', () => {
     const text =
       '045 100m back 225 > A\n090 100m back 282 > B\n042 80m back 210 > C\n330 90m back 150\n';
     const { solution } = solvedLog(text);
-    const found = warningsOf(solution);
+    const found = warningsOf(solution, USUAL_FIGURES);
     expect(found.map(({ code }) => code)).toEqual(['back-bearing-off', 'back-bearing-off']);
     expect(found[0]!.message).toMatch(
       /12° too much at B: iron there\? This leg’s own bearing is good/,

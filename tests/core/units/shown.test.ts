@@ -1,6 +1,8 @@
+import { sketchSvg } from '@/formats/svg';
 import { afterEach, describe, expect, it } from 'vitest';
 import { message } from '@/core/navigation/message';
 import { wayHome } from '@/core/navigation/ways/way';
+import { USUAL_UNITS, type BearingSystem, type LengthSystem } from '@/core/units/figures';
 import {
   bearingText,
   distanceText,
@@ -12,16 +14,13 @@ import {
   roundLengthText,
   shortLengthText,
   fineLengthText,
-  inUsualUnits,
   showIn,
   speedText,
   uncertaintyText,
-  USUAL_UNITS,
   withDegrees,
   withMetres,
-  type BearingSystem,
-  type LengthSystem,
-} from '@/core/units/shown';
+  figureUnits,
+} from '@/ui/units/shown';
 import { solvedLog } from '../../support/outings';
 
 afterEach(() => showIn(USUAL_UNITS));
@@ -134,24 +133,20 @@ describe('bearings', () => {
 describe('a message', () => {
   it('has degrees and metres in it whatever is shown', () => {
     const { solution } = solvedLog('start Dock\npace 65 per 100 m\n048 200m');
-    expect(message(solution, '10:00')).toContain('228 magnetic, 200 m, within');
+    expect(message(solution, '10:00', figureUnits())).toContain('228 magnetic, 200 m, within');
     showIn({ ...USUAL_UNITS, lengths: 'feet', bearings: 'mils' });
-    expect(message(solution, '10:00')).toContain('4053 mil (228°) magnetic, 655 ft (200 m)');
+    expect(message(solution, '10:00', figureUnits())).toContain(
+      '4053 mil (228°) magnetic, 655 ft (200 m)',
+    );
   });
 });
 
 describe('what a file holds', () => {
   it('is in metres and degrees, whatever the page shows; the page goes on in its own', () => {
     lengths('feet');
-    expect(inUsualUnits(() => [lengthText(100), inUsualUnits(() => lengthText(5))])).toEqual([
-      '100 m',
-      '5 m',
-    ]);
-    expect(() =>
-      inUsualUnits(() => {
-        throw new Error('no file');
-      }),
-    ).toThrow('no file');
+    const { solution } = solvedLog('start Dock\n048 200m');
+    expect(sketchSvg(solution)).toContain('>20 m<');
+    expect(sketchSvg(solution)).not.toContain(' ft');
     expect(lengthText(100)).toBe('328 ft');
   });
 });

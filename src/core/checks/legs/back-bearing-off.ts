@@ -1,3 +1,4 @@
+import { type FigureUnits, bearingText } from '../../units/figures';
 import type { Leg } from '../../entries/entry';
 import { convertedReading } from '../../north/norths';
 import { bearingDegrees, type BearingReading } from '../../readings/bearing';
@@ -9,7 +10,6 @@ import {
 import { stationName, type Solution, type SolvedLeg } from '../../survey/solution';
 import { backBearing, signedDifference } from '../../units/angle';
 import type { Degrees } from '../../units/units';
-import { bearingText } from '../../units/shown';
 import type { Check, Warning } from '../check';
 
 /** How far a back bearing may be from 180° off. Common practice, no source. */
@@ -46,24 +46,25 @@ function correctedLeg({ leg, forward }: Line, attraction: Degrees): Leg | null {
 }
 
 /** `back-bearing-off`: forward and back bearing differ from 180° by more than 5°. */
-export const backBearingOff: Check = (solution) => {
+export const backBearingOff: Check = (solution, units) => {
   const lines = twoEnded(solution);
   const attractions = localAttractions(lines, TOLERANCE_DEGREES);
-  return lines.flatMap((line) => warningOn(line, attractions, solution) ?? []);
+  return lines.flatMap((line) => warningOn(line, attractions, solution, units) ?? []);
 };
 
 function warningOn(
   line: Line,
   attractions: ReadonlyMap<number, Degrees>,
   solution: Solution,
+  units: FigureUnits,
 ): Warning | null {
   const expected = backBearing(line.forward);
   const off = signedDifference(expected, line.back);
   if (Math.abs(off) <= TOLERANCE_DEGREES) return null;
   const at = { entry: line.leg.entry };
   const saw =
-    `The back bearing is ${bearingText(line.back)}; ${bearingText(expected)} would match the way ` +
-    `out: ${Math.abs(Math.round(off))}° apart.`;
+    `The back bearing is ${bearingText(line.back, units)}; ${bearingText(expected, units)} would ` +
+    `match the way out: ${Math.abs(Math.round(off))}° apart.`;
   const disturbed = [line.from, line.to].find(
     (station) => Math.abs(attractions.get(station) ?? 0) > TOLERANCE_DEGREES,
   );

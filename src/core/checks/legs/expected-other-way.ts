@@ -1,6 +1,6 @@
+import { bearingText } from '../../units/figures';
 import { walkLog } from '../../survey/log-walk';
 import { compassPointBearing, signedDifference, type CompassPoint } from '../../units/angle';
-import { bearingText } from '../../units/shown';
 import type { Check, Warning } from '../check';
 
 const MOST_OFF_DEGREES = 90;
@@ -8,7 +8,7 @@ const MOST_OFF_DEGREES = 90;
 const REVERSED_WITHIN_DEGREES = 30;
 
 /** `expected-other-way`: a leg goes more than 90° off the direction that was expected. */
-export const expectedOtherWay: Check = (solution) => {
+export const expectedOtherWay: Check = (solution, units) => {
   const warnings: Warning[] = [];
   let expected: CompassPoint | null = null;
   for (const { entry, index, leg } of walkLog(solution)) {
@@ -25,8 +25,8 @@ export const expectedOtherWay: Check = (solution) => {
         'end of the needle?'
       : '';
     const message =
-      `You expected roughly ${point}, but the leg goes ${bearingText(leg.bearingDegrees)}: ` +
-      `${Math.round(off)}° off.${cause} Check by the sun or the slope before you go on.`;
+      `You expected roughly ${point}, but the leg goes ` +
+      `${bearingText(leg.bearingDegrees, units)}: ${Math.round(off)}° off.${cause} Check by the sun or the slope before you go on.`;
     warnings.push({ code: 'expected-other-way', at: { entry: index }, message });
   }
   return warnings;

@@ -1,13 +1,13 @@
+import { lengthText } from '../../units/figures';
 import { knowsPlaces } from '../../model/outing';
 import { stationName } from '../../survey/solution';
-import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
 
 /**
  * `fix-disagrees`: a fix by known places that dead reckoning disagrees with by more than their
  * errors explain, or whose own bearings do not meet.
  */
-export const fixDisagrees: Check = (solution) => {
+export const fixDisagrees: Check = (solution, units) => {
   const tools = knowsPlaces(solution.outing) ? solution.tools : null;
   if (!tools) return [];
   return tools.fixesOf(solution).flatMap(({ station, entry, warnings, reckoned }) => {
@@ -15,7 +15,8 @@ export const fixDisagrees: Check = (solution) => {
     const messages = warnings.map(({ message }) => message);
     if (reckoned && !reckoned.asExpected) {
       messages.push(
-        `Dead reckoning and the fix at ${name} are ${lengthText(reckoned.apartMetres)} apart: ` +
+        `Dead reckoning and the fix at ${name} are ` +
+          `${lengthText(reckoned.apartMetres, units)} apart: ` +
           'more than their errors explain. Check that each place is the right one, then the legs.',
       );
     }

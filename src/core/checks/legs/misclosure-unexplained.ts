@@ -1,8 +1,8 @@
+import { lengthText } from '../../units/figures';
 import { sumCovariance, type Covariance } from '../../errors/covariance';
 import { joinedSums, sharedCovariance } from '../../errors/shared-errors';
 import { asWalked, type Closure, type Solution } from '../../survey/solution';
 import type { PlanePoint } from '../../units/plane';
-import { lengthText } from '../../units/shown';
 import type { Check } from '../check';
 
 /** 99 % of chi-square with two degrees of freedom: -2·ln 0.01. */
@@ -12,13 +12,13 @@ const LIMIT = -2 * Math.log(0.01);
  * `misclosure-unexplained`: a loop closes farther off than its legs' own errors explain, at 99 %.
  * What all its legs share, the compass and the length of the pace, cancels around it.
  */
-export const misclosureUnexplained: Check = (solution) =>
+export const misclosureUnexplained: Check = (solution, units) =>
   solution.closures.flatMap((closure) => {
     const { entry, metres, station, misclosure } = closure;
     if (squaredInSigmas(misclosure, covarianceAround(solution, closure)) <= LIMIT) return [];
     const message =
-      `The way back to ${station} ends ${lengthText(metres)} off: more than compass and pace ` +
-      'explain. Look for a blunder: a bearing turned by 180°, a hundred too few or too many, a ' +
+      `The way back to ${station} ends ${lengthText(metres, units)} off: more than compass and ` +
+      'pace explain. Look for a blunder: a bearing turned by 180°, a hundred too few or too many, a ' +
       'leg not written.';
     return [{ code: 'misclosure-unexplained' as const, at: { entry }, message }];
   });

@@ -1,5 +1,5 @@
+import { lengthText } from '../../units/figures';
 import { planePointOf } from '../../place/geodesic';
-import { lengthText } from '../../units/shown';
 import { lengthOf, meetingShares, ORIGIN, scaled, vectorBetween } from '../../units/plane';
 import type { RouteCheck, RouteWarning } from './route-check';
 
@@ -12,7 +12,7 @@ const MOST_ROUND_METRES = 1000;
  * `crosses-barrier`: a leg goes straight over a line that is not to be crossed, and not at a gate,
  * a bridge or a ford that is known.
  */
-export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, crossings }) =>
+export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, crossings }, units) =>
   legs.flatMap(({ number, metres }) => {
     const [from, to] = [positions[number - 1]!, positions[number]!];
     const end = planePointOf(from, to);
@@ -41,12 +41,12 @@ export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, cros
       const { nearest } = first;
       const round =
         nearest && nearest.away <= MOST_ROUND_METRES
-          ? `Plan a point at ${nearest.name}, ${lengthText(nearest.away)} from there, or one ` +
-            'that leads round it.'
+          ? `Plan a point at ${nearest.name}, ${lengthText(nearest.away, units)} from there, or ` +
+            'one that leads round it.'
           : 'Plan a point that leads round it, or mark the gate or bridge where it may be crossed.';
       const message =
-        `Leg ${number} goes straight over ${name}, after ${lengthText(first.share * metres)}. ` +
-        round;
+        `Leg ${number} goes straight over ${name}, after ` +
+        `${lengthText(first.share * metres, units)}. ${round}`;
       return [{ code: 'crosses-barrier', leg: number, message }];
     });
   });

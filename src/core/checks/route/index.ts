@@ -1,4 +1,5 @@
 import type { Plan } from '../../navigation/route/plan';
+import type { FigureUnits } from '../../units/figures';
 import { crossesBarrier } from './crosses-barrier';
 import {
   aimImpossible,
@@ -26,7 +27,7 @@ const ROUTE_CHECKS: readonly RouteCheck[] = [
 ];
 
 /** What is missing in a plan or looks wrong: of the whole first, then leg by leg. */
-export const checkRoute = (plan: Plan, around: RouteAround): RouteWarning[] =>
-  ROUTE_CHECKS.flatMap((check) => check(plan, around)).sort(
+export const checkRoute = (plan: Plan, around: RouteAround, units: FigureUnits): RouteWarning[] =>
+  ROUTE_CHECKS.flatMap((check) => check(plan, around, units)).sort(
     (one, other) => (one.leg ?? 0) - (other.leg ?? 0),
   );

@@ -1,20 +1,20 @@
+import { bearingText, lengthText } from '../../units/figures';
 import { compassPointBearing, signedDifference } from '../../units/angle';
-import { bearingText, lengthText } from '../../units/shown';
 import type { RouteCheck, RouteWarning } from './route-check';
 
 /** A longer leg wants something that tells that one went too far. Common practice, no source. */
 const LONG_METRES = 500;
 
 /** `nothing-catches`: on a leg over 500 m nothing tells that one went too far. */
-export const nothingCatches: RouteCheck = ({ legs }) =>
+export const nothingCatches: RouteCheck = ({ legs }, _around, units) =>
   legs
     .filter(({ metres, plan }) => metres > LONG_METRES && !plan.catching)
     .map(({ number, metres, to }) => ({
       code: 'nothing-catches',
       leg: number,
       message:
-        `Leg ${number} is ${lengthText(metres)} long, and nothing tells you that you went too ` +
-        `far. What lies beyond ${to}: a stream, a path, a slope? Note it as the catching feature.`,
+        `Leg ${number} is ${lengthText(metres, units)} long, and nothing tells you that you went ` +
+        `too far. What lies beyond ${to}: a stream, a path, a slope? Note it as the catching feature.`,
     }));
 
 /** Below this chance one more often misses than is worth it. Common practice, no source. */
@@ -36,7 +36,7 @@ const MOST_OFF_DEGREES = 90;
 const REVERSED_WITHIN_DEGREES = 30;
 
 /** `other-way`: the bearing goes more than 90° off the way that the person told. */
-export const otherWay: RouteCheck = ({ legs }) =>
+export const otherWay: RouteCheck = ({ legs }, _around, units) =>
   legs.flatMap((leg): RouteWarning[] => {
     const { expect } = leg.plan;
     if (!expect || leg.bearing.true === null) return [];
@@ -50,7 +50,7 @@ export const otherWay: RouteCheck = ({ legs }) =>
         : ' Is one of the two points read wrongly?';
     const message =
       `You say that leg ${leg.number} goes roughly ${expect.point}; by its points it goes ` +
-      `${bearingText(leg.bearing.true)} true (${leg.compassPoint}).${cause}`;
+      `${bearingText(leg.bearing.true, units)} true (${leg.compassPoint}).${cause}`;
     return [{ code: 'other-way', leg: leg.number, message }];
   });
 
@@ -68,7 +68,7 @@ export const aimImpossible: RouteCheck = ({ legs }) =>
   });
 
 /** `tick-beyond`: a tick is farther than its leg is long. */
-export const tickBeyond: RouteCheck = ({ legs }) =>
+export const tickBeyond: RouteCheck = ({ legs }, _around, units) =>
   legs.flatMap(({ number, ticks, metres }) =>
     ticks
       .filter((tick) => tick.metres > metres)
@@ -76,8 +76,9 @@ export const tickBeyond: RouteCheck = ({ legs }) =>
         code: 'tick-beyond',
         leg: number,
         message:
-          `“${what}” at ${lengthText(at)} lies beyond the end of leg ${number} ` +
-          `(${lengthText(metres)}). If it tells that you went too far, it is a catching feature.`,
+          `“${what}” at ${lengthText(at, units)} lies beyond the end of leg ${number} ` +
+          `(${lengthText(metres, units)}). If it tells that you went too far, it is a ` +
+          'catching feature.',
       })),
   );
 

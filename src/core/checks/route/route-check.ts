@@ -1,3 +1,4 @@
+import type { FigureUnits } from '../../units/figures';
 import type { FieldAtPlace } from '../../north/earth-models';
 import type { Position } from '../../readings/position';
 import type { Plan } from '../../navigation/route/plan';
@@ -43,4 +44,4 @@ export interface RouteAround {
   readonly field: FieldAtPlace | null;
 }
 
-export type RouteCheck = (plan: Plan, around: RouteAround) => RouteWarning[];
+export type RouteCheck = (plan: Plan, around: RouteAround, units: FigureUnits) => RouteWarning[];

@@ -1,3 +1,4 @@
+import type { FigureUnits } from '../../units/figures';
 import * as z from 'zod/mini';
 import {
   LENGTH_UNITS,
@@ -75,8 +76,9 @@ export const atKind = entryKind(schema)({
     const side = aside ? ` ${entry.side}${far}` : entry.bothSides ? ' both sides' : '';
     return `  at ${writeDistance(alongOf(entry))}${side}${writeFeatureKind(entry)} ; ${entry.what}`;
   },
-  describe: (entry) =>
-    `${distanceWords(alongOf(entry))} along the last leg${sideWords(entry)}: ${entry.what}`,
+  describe: (entry, units) =>
+    `${distanceWords(alongOf(entry), units)} along the last leg` +
+    `${sideWords(entry, units)}: ${entry.what}`,
   attachesTo: 'leg',
   station: null,
   apply: (entry, reckoning) =>
@@ -107,10 +109,11 @@ function readAside(cursor: LineCursor, bareUnit: LengthUnit): Partial<Feature> {
 /** Which side a feature is on, after a comma; empty when it is on the line. */
 export function sideWords(
   feature: Pick<Feature, 'side' | 'sideMetres' | 'aside' | 'bothSides'>,
+  units: FigureUnits,
 ): string {
   if (feature.bothSides) return ', on both sides';
   const aside = asideOf(feature);
   if (!aside) return '';
-  const far = isFarSaid(feature) ? `${distanceWords(aside)} ` : '';
+  const far = isFarSaid(feature) ? `${distanceWords(aside, units)} ` : '';
   return `, ${far}to the ${feature.side}`;
 }

@@ -40,9 +40,9 @@ export const boxKind = entryKind(schema)({
   },
   write: ({ side, out, along }) =>
     `  box ${side} ${writeDistance(out)} along ${writeDistance(along)}`,
-  describe: ({ side, out, along }) =>
-    `Boxed an obstacle on the ${side}: ${distanceWords(out)} out and back, ` +
-    `${distanceWords(along)} along; only the part along counts`,
+  describe: ({ side, out, along }, units) =>
+    `Boxed an obstacle on the ${side}: ${distanceWords(out, units)} out and back, ` +
+    `${distanceWords(along, units)} along; only the part along counts`,
   attachesTo: 'leg',
   station: null,
   apply: (entry, reckoning) => reckoning.needsLeg() ?? reckoning.boxLastLeg(entry),

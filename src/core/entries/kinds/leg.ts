@@ -68,7 +68,7 @@ export const legKind = entryKind(schema)({
       .filter(Boolean)
       .join(' ');
   },
-  describe: (leg) => describeLeg(leg, null),
+  describe: (leg, units) => describeLeg(leg, null, units),
   attachesTo: null,
   station: {
     get: (leg) => leg.to,

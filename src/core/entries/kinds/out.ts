@@ -40,8 +40,8 @@ export const outKind = entryKind(schema)({
     ]
       .filter(Boolean)
       .join(' '),
-  describe: ({ bearing, time }) =>
-    `Stepped off at ${bearingWords(bearing)}${time ? ` at ${time}` : ''}`,
+  describe: ({ bearing, time }, units) =>
+    `Stepped off at ${bearingWords(bearing, units)}${time ? ` at ${time}` : ''}`,
   attachesTo: null,
   station: null,
   apply: ({ bearing, path }, reckoning) =>

@@ -47,10 +47,10 @@ export const seeKind = entryKind(schema)({
     const from = entry.from === undefined ? '' : ` from ${writeStationName(entry.from)}`;
     return `  see ${bearing}${back}${writeFeatureKind(entry)}${from} ; ${entry.what}`;
   },
-  describe: ({ bearing, back, from, what }) =>
+  describe: ({ bearing, back, from, what }, units) =>
     back
-      ? `${from ?? 'This place'} from ${what}, at ${bearingWords(bearing)}`
-      : `Sighted from ${from ?? 'here'} at ${bearingWords(bearing)}: ${what}`,
+      ? `${from ?? 'This place'} from ${what}, at ${bearingWords(bearing, units)}`
+      : `Sighted from ${from ?? 'here'} at ${bearingWords(bearing, units)}: ${what}`,
   attachesTo: 'station',
   station: {
     get: ({ from }) => from,

@@ -1,5 +1,5 @@
 import { compassPointWords } from '../../entries/describe';
-import { lengthText } from '../../units/shown';
+import { type FigureUnits, lengthText } from '../../units/figures';
 import type { RouteLeg } from './leg';
 
 /** A difference of height that one feels underfoot. Common practice, no source. */
@@ -23,9 +23,9 @@ export const legInWords = (leg: RouteLeg): string =>
     .join(', ');
 
 /** What tells that one went too far, as a sentence; null where nothing does. */
-export function catchingWords({ plan, metres }: RouteLeg): string | null {
+export function catchingWords({ plan, metres }: RouteLeg, units: FigureUnits): string | null {
   if (!plan.catching) return null;
   const { what, beyondMetres } = plan.catching;
-  const at = lengthText(metres + beyondMetres);
-  return `If you meet ${what} (after ${at}), you went ${lengthText(beyondMetres)} too far.`;
+  const at = lengthText(metres + beyondMetres, units);
+  return `If you meet ${what} (after ${at}), you went ${lengthText(beyondMetres, units)} too far.`;
 }

@@ -1,7 +1,7 @@
 import { nationalReference } from '../../place/national-text';
 import { decimalDegrees } from '../../readings/place/degrees-text';
 import type { Position } from '../../readings/position';
-import { bearingText, lengthText } from '../../units/shown';
+import { type FigureUnits, bearingText, lengthText } from '../../units/figures';
 import { visibleText } from '../../units/visible';
 import { arrivalMinutes, clockText, planTime } from './clock';
 import type { RouteLeg } from './leg';
@@ -19,7 +19,7 @@ const aimedText = ({ aim, plan: { aimOff } }: RouteLeg): string =>
  * The plan as a text to leave with someone: who, where, by when, and when to call for help. Plain
  * letters, one thing a line.
  */
-export function leaveText(plan: Plan, sunset: number | null): string {
+export function leaveText(plan: Plan, sunset: number | null, units: FigureUnits): string {
   const { route, legs, positions, metres, minutes } = plan;
   const [start] = route.points;
   const day = route.date?.day;
@@ -31,14 +31,17 @@ export function leaveText(plan: Plan, sunset: number | null): string {
     start && `Start: ${start.name} (${place(positions[0]!)})`,
     (day ?? leaving) && `Leaving: ${[day, leaving].filter(Boolean).join(' ')}`,
     ...legs.map((leg) => {
-      const set = leg.set ? `${bearingText(leg.set.degrees)} ${leg.set.north}` : 'no bearing';
+      const set = leg.set
+        ? `${bearingText(leg.set.degrees, units)} ${leg.set.north}`
+        : 'no bearing';
       return (
         `${leg.number}. To ${leg.to} (${place(positions[leg.number]!)}): ${set}, ` +
-        `${lengthText(leg.metres)}, by ${planTime(plan, leg.minutesFromStart)}` +
+        `${lengthText(leg.metres, units)}, by ${planTime(plan, leg.minutesFromStart)}` +
         aimedText(leg)
       );
     }),
-    legs.length > 0 && `In all ${lengthText(metres)}, ${Math.round(minutes)} min without rests.`,
+    legs.length > 0 &&
+      `In all ${lengthText(metres, units)}, ${Math.round(minutes)} min without rests.`,
     end !== null && legs.length > 0 && `At the end: ${clockText(end)}`,
     sunset !== null && `Sunset there: ${clockText(sunset)}`,
     route.turnBackBy && `We turn back by ${route.turnBackBy}, wherever we are.`,

@@ -32,11 +32,7 @@ function readAny(text: string, grids: GridReader | null): Result<TypedPlace, Fau
 }
 
 /** The place from a column to the end of the line, in degrees or by a grid, and how finely. */
-export function readPosition(
-  cursor: Cursor,
-  column: number,
-  grids: GridReader | null,
-): TypedPlace {
+export function readPosition(cursor: Cursor, column: number, grids: GridReader | null): TypedPlace {
   const text = cursor.text.slice(column, cursor.end).trim();
   const bare = /^[^([]*[)\]]$/.test(text) ? text.slice(0, -1) : text;
   const place = readAny(bare, grids);

@@ -2,7 +2,7 @@ import { readGridText } from '../../place/grid-text';
 import { marksInPlane } from '../fix/known-of';
 import { logFixes } from '../fix/log-fix';
 import { startByFix } from '../fix/pin';
-import type { SurveyTools } from '../tools';
+import type { SurveyTools } from '../solution';
 import { adjustedSolution } from './adjusted-solution';
 
 /** All that an outing may ask for: servers and workers have it, a page loads it when asked. */

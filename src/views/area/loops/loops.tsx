@@ -2,7 +2,7 @@ import { Radio } from 'antd';
 import { METHODS } from '@/core/model/method';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import page from '@/views/shared/page/page.module.css';
 import { Section } from '@/views/shared/page/view-page';

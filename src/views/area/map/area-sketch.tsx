@@ -1,4 +1,5 @@
 'use client';
+import { lengthUnit } from '@/ui/units/shown';
 import { useCallback, useMemo, useRef, useState, type MouseEvent } from 'react';
 import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
 import BorderOutlined from '@ant-design/icons-svg/es/asn/BorderOutlined';
@@ -138,7 +139,7 @@ interface DrawingProps {
 
 function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) {
   const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
-  const lines = useMemo(() => gridOf(view, size), [view, size]);
+  const lines = useMemo(() => gridOf(view, size, lengthUnit().metres), [view, size]);
   const obstacles = useMemo(
     () => ({
       lines: [],

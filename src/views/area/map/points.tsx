@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { areaPoints } from '@/formats/area/area-points';
 import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
-import { lengthText, uncertaintyText } from '@/core/units/shown';
+import { lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { shownPlace } from '@/views/shared/fields/grid-choice';
 import page from '@/views/shared/page/page.module.css';

@@ -1,3 +1,4 @@
+import { figureUnits } from '@/ui/units/shown';
 import { boxedWords } from '@/core/entries/describe';
 import type { Entry, Leg } from '@/core/entries/entry';
 import type { Fault } from '@/core/faults/fault';
@@ -112,7 +113,7 @@ export function boxedOf(solution: Solution, count: Count, { counting }: Counting
   const reading = (tally: Tally) => readingOf(solution, tally, count.ground, counting);
   const [onLine, ...alongs] = [onTheLine(count), ...boxes.map(({ along }) => along)].map(reading);
   const known = alongs.filter((along) => along !== null);
-  return onLine && known.length > 0 ? boxedWords(onLine, known) : null;
+  return onLine && known.length > 0 ? boxedWords(onLine, known, figureUnits()) : null;
 }
 
 /** What a person adds to a count to make a leg of it. */

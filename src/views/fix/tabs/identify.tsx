@@ -5,7 +5,7 @@ import { directionRead, lineOf, markOf } from '@/core/navigation/fix/fix-here';
 import type { Position } from '@/core/readings/position';
 import { inDirection, pathsHere } from '@/core/survey/fix/identify';
 import type { Solution } from '@/core/survey/solution';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import styles from '../fix.module.css';
 import { ReadingField } from '../reading-field';
 import { IDENTIFY_WORDS as WORDS, WORDS as FIX_WORDS } from '../words';

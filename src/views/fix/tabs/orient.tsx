@@ -4,7 +4,7 @@ import { towardReference } from '@/core/north/norths';
 import type { Solution } from '@/core/survey/solution';
 import { normalised } from '@/core/units/angle';
 import { polar } from '@/core/units/plane';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import styles from '../fix.module.css';
 import { ORIENT_WORDS as WORDS } from '../words';
 

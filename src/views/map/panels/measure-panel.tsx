@@ -7,7 +7,7 @@ import { planePointOf } from '@/core/place/geodesic';
 import type { PictureTie } from '@/core/place/picture/tie';
 import { lengthOf } from '@/core/units/plane';
 import { normalised } from '@/core/units/angle';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText } from '@/ui/units/shown';
 import type { Degrees } from '@/core/units/units';
 import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';

@@ -2,7 +2,7 @@ import { Form, Input } from 'antd';
 import { useState } from 'react';
 import type { Route } from '@/core/model/route';
 import type { Plan } from '@/core/navigation/route/plan';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';

@@ -1,5 +1,5 @@
 import { bearingDigits } from '@/core/units/angle';
-import { shownUnits } from '@/core/units/shown';
+import { figureUnits } from '@/ui/units/shown';
 import type { Degrees } from '@/core/units/units';
 
 const MILS = 6400;
@@ -28,4 +28,4 @@ const IN_MILS: BearingKeys = {
 
 /** By the person's units; a quadrant is keyed as the bearing in degrees that it is. */
 export const bearingKeys = (): BearingKeys =>
-  shownUnits().bearings === 'mils' ? IN_MILS : DEGREES;
+  figureUnits().bearings === 'mils' ? IN_MILS : DEGREES;

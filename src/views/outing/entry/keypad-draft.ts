@@ -1,7 +1,8 @@
 import type { Leg } from '@/core/entries/entry';
 import { bearingDegrees } from '@/core/readings/bearing';
 import { isCount, type DistanceReading } from '@/core/readings/distance';
-import { isInPaces, shownUnits, type LengthSystem } from '@/core/units/shown';
+import type { LengthSystem } from '@/core/units/figures';
+import { isInPaces, figureUnits } from '@/ui/units/shown';
 import { keepTyped } from '@/store/keep-choice';
 import { keepCopy, keptChoice, keptNow, type Kept } from '@/store/kept-choice';
 import { bearingKeys } from './bearing-keys';
@@ -16,7 +17,7 @@ export type Unit = (typeof UNITS)[number];
 /** Whole figures are keyed: a forester's are links, a hundred to the chain. */
 const OWN_LENGTH: Readonly<Record<LengthSystem, Unit>> = { metric: 'm', feet: 'ft', chains: 'lk' };
 /** The person's own unit of length, as it is keyed. */
-export const ownLength = (): Unit => OWN_LENGTH[shownUnits().lengths];
+export const ownLength = (): Unit => OWN_LENGTH[figureUnits().lengths];
 /** The units that the keypad changes between; in paces alone there are no others. */
 export const unitsOfKeypad = (): readonly Unit[] =>
   isInPaces() ? ['p', 's'] : ['p', 's', ownLength(), 'min'];

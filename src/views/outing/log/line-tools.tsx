@@ -2,7 +2,7 @@ import type { Warning } from '@/core/checks/check';
 import { isLeg, type Entry, type Leg } from '@/core/entries/entry';
 import { bearingDegrees } from '@/core/readings/bearing';
 import styles from '../outing.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from '../words';
 

@@ -22,8 +22,8 @@ import {
   isInPaces,
   lengthText,
   lengthUnit,
-  shownUnits,
-} from '@/core/units/shown';
+  figureUnits,
+} from '@/ui/units/shown';
 import type { LogRow } from './log-rows';
 
 const ROW_HEIGHT = 45;
@@ -50,7 +50,7 @@ export function LogPane(props: Props) {
   return (
     <div
       className={styles.pane}
-      data-bearings={shownUnits().bearings}
+      data-bearings={figureUnits().bearings}
       data-long={props.rows.length >= LEAST_LONG || undefined}
     >
       <div className={styles.head} aria-hidden="true">
@@ -248,8 +248,13 @@ interface CellProps extends Pick<LogRow, 'alongs'> {
 function LegCells({ leg, number, metres, alongs }: CellProps) {
   const { north } = leg.bearing;
   // What was counted; the length beside it is in the column of metres.
-  const [count, unit] = splitCount(boxedWords(leg.counted ?? leg.distance, alongs));
-  const small = [backBearingWords(leg), leg.ground, slopeWords(leg), leg.time].filter(Boolean);
+  const [count, unit] = splitCount(boxedWords(leg.counted ?? leg.distance, alongs, figureUnits()));
+  const small = [
+    backBearingWords(leg, figureUnits()),
+    leg.ground,
+    slopeWords(leg),
+    leg.time,
+  ].filter(Boolean);
   return (
     <span className={styles.cells}>
       <span className={styles.number}>{number}</span>
@@ -290,7 +295,9 @@ function splitCount(words: string): [string, string] {
 function LineCells({ entry }: { entry: Entry }) {
   return (
     <span className={lineClass(entry)}>
-      {entry.kind === 'at' && <span className={styles.metre}>{distanceWords(alongOf(entry))}</span>}
+      {entry.kind === 'at' && (
+        <span className={styles.metre}>{distanceWords(alongOf(entry), figureUnits())}</span>
+      )}
       {lineWords(entry)}
       {'note' in entry && entry.note ? ` · ${visibleText(entry.note)}` : ''}
     </span>

@@ -6,7 +6,7 @@ import { NORTH_LETTERS } from '@/core/units/bearing';
 import type { Box } from '@/sketch/labels';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import type { WayEnds } from '../way-home-strip';
-import { bearingText, distanceText } from '@/core/units/shown';
+import { bearingText, distanceText } from '@/ui/units/shown';
 import styles from './sketch-pane.module.css';
 
 /** Shorter ways are not drawn, and on shorter lines there is no room for the plate. */

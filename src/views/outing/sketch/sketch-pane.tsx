@@ -1,4 +1,5 @@
 'use client';
+import { figureUnits, lengthUnit } from '@/ui/units/shown';
 import dynamic from 'next/dynamic';
 import { useMemo, useRef, useCallback, type MouseEvent } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
@@ -63,7 +64,7 @@ export function SketchPane(props: Props) {
   const { legs } = solution;
   const svg = useRef<SVGSVGElement>(null);
   const [choices, choose] = useSketchChoices();
-  const scene = useMemo(() => sceneOf(solution), [solution]);
+  const scene = useMemo(() => sceneOf(solution, figureUnits()), [solution]);
   const up = upOf(solution, choices.orientation);
   const toFit = useCallback(
     (size: Size) => fitView(scene, size, preview?.end ?? null, up),
@@ -121,7 +122,7 @@ type DrawingProps = Omit<Props, 'onSelect'> & BaseProps;
 /** What lies under all else: the grid, the uncertainty and the route, as far as it is seen. */
 function Base({ solution, ends, scene, choices, views: { still, view, waits }, size }: BaseProps) {
   const drawn = useDrawn(scene, still, size);
-  const grid = choices.grid ? gridOf(still, size) : null;
+  const grid = choices.grid ? gridOf(still, size, lengthUnit().metres) : null;
   return (
     <svg
       className={styles.base}
@@ -173,7 +174,7 @@ function Drawing(props: DrawingProps) {
         view={view}
         height={size.height}
         paceMetres={generalPace(solution.end)}
-        gridMetres={choices.grid ? gridOf(view, size).stepMetres : null}
+        gridMetres={choices.grid ? gridOf(view, size, lengthUnit().metres).stepMetres : null}
       />
     </>
   );

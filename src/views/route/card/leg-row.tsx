@@ -3,7 +3,7 @@ import { planTime } from '@/core/navigation/route/clock';
 import { catchingWords, legInWords } from '@/core/navigation/route/in-words';
 import type { PlannedAim, RouteLeg } from '@/core/navigation/route/leg';
 import type { Plan } from '@/core/navigation/route/plan';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText, figureUnits } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { sumLines } from '@/views/declination/words';
 import styles from '../route.module.css';
@@ -34,7 +34,7 @@ export const LegLine = ({ plan, leg }: Omit<Props, 'warnings'>) => (
 /** All that is planned for a leg, and all that follows from it. */
 export function LegAbout({ plan, leg, warnings }: Props) {
   const { handrail, dangers = [], aimOff, ground } = leg.plan;
-  const catching = catchingWords(leg);
+  const catching = catchingWords(leg, figureUnits());
   return (
     <div className={styles.about}>
       <p>

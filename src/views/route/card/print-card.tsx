@@ -3,7 +3,7 @@ import { catchingWords, legInWords } from '@/core/navigation/route/in-words';
 import type { RouteLeg } from '@/core/navigation/route/leg';
 import { gridName, type Plan } from '@/core/navigation/route/plan';
 import { angleText, bearingDigits } from '@/core/units/angle';
-import { bearingText, lengthText, uncertaintyText } from '@/core/units/shown';
+import { bearingText, lengthText, uncertaintyText, figureUnits } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import styles from '../route.module.css';
@@ -71,7 +71,7 @@ export function PrintCard({ plan, paper }: { plan: Plan; paper: Paper }) {
 
 function CardRow({ plan, leg }: { plan: Plan; leg: RouteLeg }) {
   const { dangers = [], aimOff } = leg.plan;
-  const catching = catchingWords(leg);
+  const catching = catchingWords(leg, figureUnits());
   const position = plan.positions[leg.number];
   const aim =
     leg.aim?.ok && aimOff

@@ -11,7 +11,7 @@ import { backHere } from '@/core/edit/back-here';
 import { addEntries } from '@/core/edit/command';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
-import { bearingText, lengthText } from '@/core/units/shown';
+import { bearingText, lengthText, figureUnits } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { routeLogs } from '@/store/documents/routes';
 import { PressButton } from '@/ui/controls/press-button';
@@ -92,7 +92,7 @@ function NextLeg({ plan, followed, solution, log }: Props) {
   if (!next) return null;
   const isOff = Math.abs(rightMetres) > ON_LINE_METRES;
   const ahead = next.ticks.filter(({ metres }) => metres > alongMetres);
-  const catching = catchingWords(next);
+  const catching = catchingWords(next, figureUnits());
   return (
     <>
       <h2>{WORDS.nextPoint(visibleText(next.to))}</h2>

@@ -2,7 +2,7 @@ import { faultMessage } from '@/core/faults/messages';
 import { followRoute } from '@/core/navigation/route/follow';
 import type { Plan } from '@/core/navigation/route/plan';
 import { positionOfStation } from '@/core/survey/positions';
-import { workIn } from '@/core/units/shown';
+import { workIn } from '@/ui/units/shown';
 import type { Solution } from '@/core/survey/solution';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { useNamedSolution } from '@/views/shared/data/use-solution';

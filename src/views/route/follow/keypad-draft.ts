@@ -1,7 +1,7 @@
 import { contextAtEnd } from '@/core/log-text/interpret';
 import type { Followed } from '@/core/navigation/route/follow';
 import type { Solution } from '@/core/survey/solution';
-import { lengthUnit } from '@/core/units/shown';
+import { lengthUnit } from '@/ui/units/shown';
 import { bearingKeys } from '@/views/outing/entry/bearing-keys';
 import { ownLength, type Draft } from '@/views/outing/entry/keypad-draft';
 

@@ -1,6 +1,6 @@
 import type { LegHeights } from '@/core/navigation/route/leg-heights';
 import type { Steepness } from '@/core/navigation/route/with-heights';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import { plural } from '@/core/entries/describe';
 

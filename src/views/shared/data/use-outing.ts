@@ -2,7 +2,7 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Command } from '@/core/edit/command';
 import { solve } from '@/core/survey/solve';
-import { workIn } from '@/core/units/shown';
+import { workIn } from '@/ui/units/shown';
 import type { Kept } from '@/store/kept-choice';
 import { OutingSession, type SessionState } from '@/store/outing-session';
 import { browserDatabase } from '@/store/browser-database';

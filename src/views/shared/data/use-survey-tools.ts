@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { knowsPlaces, type Outing } from '@/core/model/outing';
-import type { SurveyTools } from '@/core/survey/tools';
+import type { SurveyTools } from '@/core/survey/solution';
 
 export const loadSurveyTools = async (): Promise<SurveyTools> =>
   (await import('@/core/survey/adjusted/survey-tools')).surveyTools;

@@ -5,7 +5,7 @@ import { CORRECTIONS, type Correction } from '@/core/model/header';
 import { gridsAt, NATIONAL_GRIDS, type NationalGrid } from '@/core/place/national-grids';
 import type { Position } from '@/core/readings/position';
 import { NORTHS, type North } from '@/core/units/bearing';
-import { withAngleName } from '@/core/units/shown';
+import { withAngleName } from '@/ui/units/shown';
 import styles from './declination-fields.module.css';
 import { northOfMethod } from '@/core/north/outing-norths';
 import { marginSum, type DeclinationDraft, type DraftField } from './draft';

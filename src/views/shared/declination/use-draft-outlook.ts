@@ -1,3 +1,4 @@
+import { figureUnits } from '@/ui/units/shown';
 import { useMemo } from 'react';
 import { headerWarnings } from '@/core/checks';
 import { isLeg } from '@/core/entries/entry';
@@ -8,7 +9,7 @@ import { northsChange } from '@/core/navigation/norths-change';
 import type { EarthModels } from '@/core/north/earth-models';
 import { solve } from '@/core/survey/solve';
 import type { North } from '@/core/units/bearing';
-import type { SurveyTools } from '@/core/survey/tools';
+import type { SurveyTools } from '@/core/survey/solution';
 import { modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
 import { usesTools, useSurveyTools } from '@/views/shared/data/use-survey-tools';
 import { changeWords, declinationSentence } from './words';
@@ -41,7 +42,7 @@ function outlookOf(
   return {
     sentence: declinationSentence(norths, read, drafted.show.north),
     change: change && changeWords(change),
-    warnings: headerWarnings(after.value).map(({ message }) => message),
+    warnings: headerWarnings(after.value, figureUnits()).map(({ message }) => message),
     fault: null,
   };
 }

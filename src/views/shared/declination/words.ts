@@ -5,7 +5,7 @@ import type { NorthsChange } from '@/core/navigation/norths-change';
 import { marginDeclination, type OutingNorths } from '@/core/north/outing-norths';
 import { angleMinutesText, angleText } from '@/core/units/angle';
 import type { Bearing, North } from '@/core/units/bearing';
-import { bearingText, lengthText, withAngleName } from '@/core/units/shown';
+import { bearingText, lengthText, withAngleName } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** What every view says about the norths. */

@@ -5,7 +5,7 @@ import { bearingDigits, circularMean } from '@/core/units/angle';
 import { headingDevice } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
 import styles from './compass-aid.module.css';
-import { bearingText } from '@/core/units/shown';
+import { bearingText } from '@/ui/units/shown';
 import { useSeen } from '@/ui/use-seen';
 import { COMPASS_WORDS, DEVICE_FAULTS } from './words';
 

@@ -6,7 +6,7 @@ import { faultMessage } from '@/core/faults/messages';
 import { roundedPosition, type Position } from '@/core/readings/position';
 import { devicesAreSimulated, positionDevice, simulateDevices } from '@/devices';
 import type { DeviceFault } from '@/devices/position';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import { Icon } from '@/ui/controls/icon';
 import styles from './place-field.module.css';
 

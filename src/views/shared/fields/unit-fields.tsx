@@ -1,5 +1,5 @@
 'use client';
-import { lengthUnit, speedUnit } from '@/core/units/shown';
+import { lengthUnit, speedUnit } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 import { NumberField } from './number-field';
 

@@ -1,4 +1,4 @@
-import { withAngleName } from '@/core/units/shown';
+import { withAngleName } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { CairnMark } from '@/ui/cairn-mark';
 import { viewTitle, viewUrl } from '@/views/views';

@@ -14,7 +14,7 @@ import { useDraftOutlook, type DraftOutlook } from '@/views/shared/declination/u
 import styles from '@/views/shared/fields/dialog.module.css';
 import { PlaceField, placeTextOf, type PlaceText } from '@/views/shared/fields/place-field';
 import { METHOD_LABEL, METHOD_WORDS } from '@/views/shared/words/method-words';
-import { withAngleName } from '@/core/units/shown';
+import { withAngleName } from '@/ui/units/shown';
 import { viewUrl } from '@/views/views';
 import { fieldsOf, readSettings, type SettingsFields } from './read-settings';
 

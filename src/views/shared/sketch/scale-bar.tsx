@@ -1,7 +1,7 @@
 import type { Metres } from '@/core/units/units';
 import type { Box } from '@/sketch/labels';
 import { scaleBarMetres, type View } from '@/sketch/view';
-import { roundLengthText, lengthUnit } from '@/core/units/shown';
+import { roundLengthText, lengthUnit } from '@/ui/units/shown';
 import styles from './furniture.module.css';
 
 const MOST_PIXELS = 140;

@@ -1,4 +1,4 @@
-import { bearingFigure, bearingSign } from '@/core/units/shown';
+import { bearingFigure, bearingSign } from '@/ui/units/shown';
 import type { Degrees } from '@/core/units/units';
 import styles from './home-answer.module.css';
 

@@ -1,4 +1,4 @@
-import { lengthText, uncertaintyText } from '@/core/units/shown';
+import { lengthText, uncertaintyText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** The words of the helps on the way. */

@@ -7,7 +7,7 @@ import { nearestCompassPoint } from '@/core/units/angle';
 import type { North } from '@/core/units/bearing';
 import type { Degrees, Metres } from '@/core/units/units';
 import { SHARED_WORDS } from '@/views/shared/words/words';
-import { bearingText, distanceText, inDegreesAndMetres } from '@/core/units/shown';
+import { bearingText, distanceText, inDegreesAndMetres } from '@/ui/units/shown';
 import { WAY_WORDS } from './words';
 
 /** The figures of a stretch as they are said. */

@@ -1,6 +1,6 @@
 import { pacesWords } from '@/core/entries/describe';
 import type { PassedFeature } from '@/core/navigation/ways/passed-features';
-import { lengthText } from '@/core/units/shown';
+import { lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
 
 /** Nearer than this to the line is on it. */

@@ -5,7 +5,7 @@ import { wayPoint } from '@/core/navigation/ways/way';
 import type { Stretch, WayHome } from '@/core/navigation/ways/ways-home';
 import { shownBearing } from '@/core/north/norths';
 import { NORTH_LETTERS, type North } from '@/core/units/bearing';
-import { bearingText, distanceText, lengthText } from '@/core/units/shown';
+import { bearingText, distanceText, lengthText } from '@/ui/units/shown';
 import type { Degrees } from '@/core/units/units';
 
 /** The words about ways home that several views use. */

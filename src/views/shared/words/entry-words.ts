@@ -1,3 +1,4 @@
+import { figureUnits } from '@/ui/units/shown';
 import { describeEntry, type Entry } from '@/core/entries/entry';
 import { describeLeg } from '@/core/entries/describe';
 import type { Interpretation } from '@/core/log-text/interpret';
@@ -8,8 +9,8 @@ export function interpretationWords(found: Interpretation): string {
   switch (found.kind) {
     case 'entry':
       return found.entry.kind === 'leg'
-        ? describeLeg(found.entry, found.preview?.lengthMetres ?? null)
-        : describeEntry(found.entry);
+        ? describeLeg(found.entry, found.preview?.lengthMetres ?? null, figureUnits())
+        : describeEntry(found.entry, figureUnits());
     case 'header':
       return [`For the whole outing: ${Object.keys(found.header).join(', ')}`, marginWords(found)]
         .filter(Boolean)
@@ -27,4 +28,6 @@ function marginWords({ header, day }: Extract<Interpretation, { kind: 'header' }
 
 /** An entry with its note, as on a printed page. */
 export const entryWithNote = (entry: Entry): string =>
-  [describeEntry(entry), 'note' in entry ? entry.note : ''].filter(Boolean).join(', ');
+  [describeEntry(entry, figureUnits()), 'note' in entry ? entry.note : '']
+    .filter(Boolean)
+    .join(', ');

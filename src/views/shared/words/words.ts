@@ -1,5 +1,5 @@
 import type { Metres } from '@/core/units/units';
-import { uncertaintyText } from '@/core/units/shown';
+import { uncertaintyText } from '@/ui/units/shown';
 
 /** Words that several views use. */
 

@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import {
   directionRead,
@@ -159,7 +160,7 @@ describe('a fix as it is typed', () => {
     expect(written[0]).toBe('see 030 ; Hill');
     expect(written[1]).toMatch(/^known Mast at 54\.\d+ -63\.\d+$/);
     expect(written[2]).toBe('see 300 back ; Mast');
-    expect(describeEntry(lines[2]!)).toBe('This place from Mast, at 300° magnetic');
+    expect(describeEntry(lines[2]!, USUAL_FIGURES)).toBe('This place from Mast, at 300° magnetic');
     const paced = draft({ sights: [sight('hill', '030', { distance: '1300p' })] });
     const [station] = logLinesOf(solution, paced, fixHere(solution, paced, KNOWN));
     expect(writeEntry(station!, 'magnetic')).toMatch(

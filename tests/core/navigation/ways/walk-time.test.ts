@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { paceImplausible } from '@/core/checks/legs/pace-implausible';
 import { clockOf, plannedFrom, timeOn } from '@/core/navigation/place-clock';
@@ -102,7 +103,9 @@ describe('the clock of an outing', () => {
     const text = '000 1km @10:00\n090 1km @10:30\n180 1km @10:10\n270 1km @11:00';
     expect(slips(text)).toBe(1);
     expect(speed(text)).toBeCloseTo(3, 9);
-    expect(paceImplausible(solvedLog(text).solution)[0]!.message).toMatch(/goes back.*passed over/);
+    expect(paceImplausible(solvedLog(text).solution, USUAL_FIGURES)[0]!.message).toMatch(
+      /goes back.*passed over/,
+    );
   });
 
   it('lets days roll over (an outing of two days walked 36 km/h)', () => {

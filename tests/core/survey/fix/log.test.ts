@@ -1,3 +1,4 @@
+import { USUAL_FIGURES } from '@/core/units/figures';
 import geodesic from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
 import { totalVariance } from '@/core/errors/covariance';
@@ -133,11 +134,13 @@ describe('a fix in a log', () => {
     expect(near.reckoned!.asExpected).toBe(true);
     const far = log('130 1000m');
     expect(logFixes(far)[0]!.reckoned!.asExpected).toBe(false);
-    const said = warningsOf(far).filter(({ code }) => code === 'fix-disagrees');
+    const said = warningsOf(far, USUAL_FIGURES).filter(({ code }) => code === 'fix-disagrees');
     expect(said).toHaveLength(1);
     expect(said[0]!.at).toEqual({ entry: 4 });
     expect(said[0]!.message).toMatch(/^Dead reckoning and the fix at 1 are 6\d\d m apart: more/);
-    expect(warningsOf(log('090 1040m')).map(({ code }) => code)).not.toContain('fix-disagrees');
+    expect(warningsOf(log('090 1040m'), USUAL_FIGURES).map(({ code }) => code)).not.toContain(
+      'fix-disagrees',
+    );
   });
 
   it('takes the declination of its known place, where the start has none', () => {

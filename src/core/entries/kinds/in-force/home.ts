@@ -1,3 +1,4 @@
+import { speedText } from '../../../units/figures';
 import * as z from 'zod/mini';
 import { groundName, writeGround } from '../../../readings/ground';
 import { openObject, optionalNote, positiveAmount } from '../../../readings/shape';
@@ -5,7 +6,6 @@ import { plainDecimal } from '../../../units/units';
 import { entryKind, withNote } from '../../entry-kind';
 import type { LineCursor } from '../../line-cursor';
 import { AIMS, type HomeReadings } from '../../reckoning';
-import { speedText } from '../../../units/shown';
 import { AIM_WORDS } from './aim';
 
 const schema = openObject({
@@ -49,11 +49,11 @@ export const homeKind = entryKind(schema)({
     ]
       .filter(Boolean)
       .join(' '),
-  describe: ({ aim, ground, kilometresPerHour }) =>
+  describe: ({ aim, ground, kilometresPerHour }, units) =>
     `On the way home ${[
       aim && AIM_WORDS[aim],
       ground && `you count paces on ${ground}`,
-      kilometresPerHour && `you go by the clock at ${speedText(kilometresPerHour)}`,
+      kilometresPerHour && `you go by the clock at ${speedText(kilometresPerHour, units)}`,
     ]
       .filter(Boolean)
       .join(', and ')}`,
