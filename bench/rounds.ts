@@ -19,6 +19,8 @@ export const spread = (name: string, samples: readonly number[]): Timed => {
   };
 };
 
+const WARM_MILLISECONDS = 100;
+
 /** Runs each way in each round, often enough to be measured; nanoseconds for one run. */
 export function rounds(
   ways: Readonly<Record<string, () => unknown>>,
@@ -29,7 +31,10 @@ export function rounds(
   const repeats = new Map<string, number>();
   for (const name of names) {
     const way = ways[name]!;
-    for (let warm = 0; warm < 3; warm++) way();
+    // Long enough for the compiler: the first runs of a short way would measure its interpreter.
+    const begun = performance.now();
+    do way();
+    while (performance.now() - begun < WARM_MILLISECONDS);
     const start = performance.now();
     let runs = 0;
     while (performance.now() - start < leastMilliseconds * 2) {

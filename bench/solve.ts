@@ -1,11 +1,11 @@
 import destination from '@turf/destination';
 import { blankOuting, type Outing } from '../src/core/model/outing';
+import { interpretLine } from '../src/core/log-text/interpret';
 import { solve } from '../src/core/survey/solve';
 import {
-  appendLeg,
-  emptyTraverse,
-  setLeg,
   computePoints,
+  emptyTraverse,
+  pointVariances,
 } from '../src/core/survey/dead-reckoning/traverse';
 import { uniform } from '../src/core/errors/random';
 import { printed, rounds } from './rounds';
@@ -37,16 +37,13 @@ function outingOf({ bearings, lengths }: ReturnType<typeof walk>): Outing {
 }
 
 function columns({ bearings, lengths }: ReturnType<typeof walk>) {
-  const traverse = emptyTraverse(bearings.length);
-  bearings.forEach((bearingDegrees, i) =>
-    setLeg(traverse, i + 1, {
-      from: i,
-      bearingDegrees,
-      lengthMetres: lengths[i]!,
-      alongVariance: 0.0025,
-      acrossVariance: 0.0012,
-    }),
-  );
+  const legs = bearings.length;
+  const traverse = { ...emptyTraverse(legs), legs };
+  traverse.bearingDegrees.set(bearings, 1);
+  traverse.lengthMetres.set(lengths, 1);
+  traverse.alongVariance.fill(0.0025);
+  traverse.acrossVariance.fill(0.0012);
+  for (let k = 1; k <= legs; k++) traverse.from[k] = k - 1;
   return traverse;
 }
 
@@ -72,7 +69,10 @@ for (const legs of [10, 1000, 100_000, 1_000_000]) {
       }
       return xs;
     },
-    'kernel, with covariance': () => computePoints(traverse, 1, legs),
+    'kernel, with covariance': () => {
+      computePoints(traverse);
+      return pointVariances(traverse);
+    },
     'solve, from outing to solution': () => solve(outing),
   };
   if (legs <= LIBRARY_LIMIT) {
@@ -98,32 +98,21 @@ for (const legs of [10, 1000, 100_000, 1_000_000]) {
 const growth = (perLeg[3]! / perLeg[1]!).toFixed(2);
 console.log(`\nkernel, cost of a leg at 1,000,000 over that at 1,000: ${growth}`);
 
-/** Appends a block of legs to a log of a given length. */
-function appending(standing: number) {
-  let traverse = { ...columns(walk(standing)), legs: standing };
-  computePoints(traverse, 1, standing);
+/** A leg that is being typed, read and previewed at the end of a log of a given length. */
+function typed(legs: number) {
+  const solved = solve(outingOf(walk(legs)));
+  if (!solved.ok) throw new Error('the walk can be solved');
   return () => {
-    const before = traverse;
-    for (let i = 0; i < 1000; i++) {
-      traverse = appendLeg(traverse, {
-        from: traverse.legs,
-        bearingDegrees: 220,
-        lengthMetres: 100,
-        alongVariance: 0.0025,
-        acrossVariance: 0.0012,
-      });
-    }
-    // The columns keep their capacity: the next round appends to the same log again.
-    traverse = { ...traverse, legs: before.legs };
+    for (let i = 0; i < 1000; i++) interpretLine(`${i % 360} 65p`, solved.value);
   };
 }
-console.log('\none leg appended, by the length of the log (1,000 appended a run):');
-const appended = rounds(
+console.log('\none leg typed, by the length of the log (1,000 typed a run):');
+const typing = rounds(
   {
-    'to 1,000 legs': appending(1000),
-    'to 100,000 legs': appending(100_000),
-    'to 1,000,000 legs': appending(1_000_000),
+    'to 1,000 legs': typed(1000),
+    'to 100,000 legs': typed(100_000),
+    'to 1,000,000 legs': typed(1_000_000),
   },
   31,
 );
-printed(appended, 'to 1,000 legs', 1000, 'a leg');
+printed(typing, 'to 1,000 legs', 1000, 'a leg');

@@ -14,7 +14,7 @@ export const renameStation =
     const solved = solveAsWalked(outing, models);
     if (!solved.ok) return solved;
     const station = stationNamed(solved.value, oldName);
-    if (station === undefined) return fail({ code: 'unknown-station', name: oldName });
+    if (station === undefined) return fail({ code: 'unknown-station', name: oldName, among: [] });
     const isStart = station === 0;
     const valid = isStart ? isStartName(newName) : isStationName(newName);
     if (!valid) return fail({ code: 'bad-name', name: newName });

@@ -97,6 +97,8 @@ type AnyKind = EntryKind<EntrySchema, Entry>;
 export class EntryRegistry {
   private readonly byKind = new Map<string, AnyKind>();
   readonly byKeyword: ReadonlyMap<string, AnyKind>;
+  /** The kind that nearly every line is of. */
+  readonly leg: AnyKind;
 
   /**
    * The kinds' own entry types can't be told apart by a name, so each is asked only for its own.
@@ -108,6 +110,7 @@ export class EntryRegistry {
       if (kind.keyword !== null) byKeyword.set(kind.keyword, kind);
     }
     this.byKeyword = byKeyword;
+    this.leg = this.of({ kind: 'leg' });
   }
 
   /** The kind of an entry, which must be registered. */

@@ -118,7 +118,7 @@ export type Fault =
   | { code: 'metres-beside-paces' }
   | { code: 'zone-missing'; found: string }
   | { code: 'no-leg-yet' }
-  | { code: 'unknown-station'; name: string; nearest?: string }
+  | { code: 'unknown-station'; name: string; among: readonly string[] }
   | { code: 'name-taken'; name: string }
   | { code: 'number-taken'; name: string }
   | { code: 'station-in-use'; name: string; legs: number[] }

@@ -1,5 +1,6 @@
 import { ABOVE_ZERO, MOST_MINUTES } from '../units/ranges';
 import { bearingDigits } from '../units/angle';
+import { nearestName } from './nearest-name';
 import type { Expected, Fault, FaultOf, Ranged } from './fault';
 
 /** What was expected, in words that follow "Expected". */
@@ -137,10 +138,16 @@ export function suggestedReadings(fault: Fault): readonly string[] {
     case 'day-or-month':
       return fault.readings;
     case 'unknown-station':
-      return fault.nearest === undefined ? [] : [fault.nearest];
+      return nearestOf(fault);
     default:
       return [];
   }
+}
+
+/** The station that was probably meant, where one is named nearly so. */
+function nearestOf({ name, among }: FaultOf<'unknown-station'>): readonly string[] {
+  const nearest = nearestName(name, among);
+  return nearest === undefined ? [] : [nearest];
 }
 
 const didYouMean = (readings: readonly string[] = []) =>
@@ -176,8 +183,8 @@ const MESSAGES: { readonly [Code in Fault['code']]: (fault: FaultOf<Code>) => st
     'The lengths so far are in paces alone, and this one is not. Give the length of your pace ' +
     'first, as in: pace 65 per 100 m. All of them are metres too from then on.',
   'no-leg-yet': () => 'This line belongs to a leg, and there is no leg before it.',
-  'unknown-station': ({ name, nearest }) =>
-    `No station is called “${name}” so far.${didYouMean(nearest === undefined ? [] : [nearest])}`,
+  'unknown-station': (fault) =>
+    `No station is called “${fault.name}” so far.${didYouMean(nearestOf(fault))}`,
   'name-taken': ({ name }) => `There is already a station called “${name}”.`,
   'number-taken': ({ name }) =>
     `This station would be called ${name} after its leg, but another one has that name. ` +

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { entrySchema, type Leg } from '../entries/entry';
+import { entrySchema, type EntryOf, type Leg } from '../entries/entry';
 import type { Position } from '../readings/position';
 import { openObject } from '../readings/shape';
 import { headerFields, type Header } from './header';
@@ -38,17 +38,29 @@ export function legAtEntry({ entries }: Outing, index: number): Leg {
   return entry;
 }
 
+/** The first place that the log knows from the map. */
+const firstKnown = ({ entries }: Outing): EntryOf<'known'> | undefined =>
+  entries.find((entry) => entry.kind === 'known');
+
+/** The lines that count for the log before them: its first known place, and its paces. */
+export function linesAhead({ entries }: Outing) {
+  let known: EntryOf<'known'> | undefined;
+  const paces: EntryOf<'pace'>[] = [];
+  // A plain loop: every log that is solved is read through once before it.
+  for (let i = 0; i < entries.length; i++) {
+    const entry = entries[i]!;
+    if (entry.kind === 'pace') paces.push(entry);
+    else if (entry.kind === 'known') known ??= entry;
+  }
+  return { known, paces };
+}
+
 /**
  * Where an outing is, near enough for a model of the earth: its start, or the first place that its
  * log knows from the map.
  */
-export const placeOf = ({ start, entries }: Outing): Position | undefined =>
-  start.position ?? entries.find((entry) => entry.kind === 'known')?.position;
+export const placeOf = (outing: Outing): Position | undefined =>
+  outing.start.position ?? firstKnown(outing)?.position;
 
 /** True for a log that knows places from the map. */
-export const knowsPlaces = ({ entries }: Outing): boolean =>
-  entries.some(({ kind }) => kind === 'known');
-
-/** True for a log that tells where it is by places on the map alone. */
-export const isPinnedByFix = (outing: Outing): boolean =>
-  outing.start.position === undefined && knowsPlaces(outing);
+export const knowsPlaces = (outing: Outing): boolean => firstKnown(outing) !== undefined;

@@ -34,13 +34,13 @@ export class PreviewReckoning implements Reckoning {
 
   addLeg(leg: LegReadings): FieldFault | null {
     const { end, errors, places, leaving, legs, names } = this.solution;
-    const one = emptyTraverse(1);
+    const one = { ...emptyTraverse(1), legs: 1 };
     const after = { ...end };
     const wrong = new LegRows(errors).fill(one, 1, leg, after);
     if (wrong) return wrong;
     const taken = leg.to === undefined ? names.numberFault(legs.count + 1) : null;
     if (taken) return { fault: taken, field: 'whole' };
-    computePoints(one, 1, 1);
+    computePoints(one);
     const start = places.at(leaving);
     const vector = { east: one.east[1] ?? 0, north: one.north[1] ?? 0 };
     const arrival = sumOf(start, vector);

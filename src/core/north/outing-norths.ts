@@ -108,18 +108,10 @@ function convergenceOf(
   return models.convergence(place, definition);
 }
 
-/** The angles that each method computes with. */
-function anglesInUse(correction: Correction, stated: Degrees | null, grid: Degrees): Norths {
-  switch (correction) {
-    case 'none':
-      return { declinationEast: null, convergenceEast: 0 };
-    case 'left-out':
-      return { declinationEast: stated, convergenceEast: 0, mapReadAsMagnetic: true };
-    case 'magnetic-map':
-      return { declinationEast: stated, convergenceEast: stated ?? 0, gridIsMagnetic: true };
-    default:
-      return { declinationEast: stated, convergenceEast: grid };
-  }
+/** The convergence that each method computes with. */
+function convergenceInUse(correction: Correction, stated: Degrees | null, grid: Degrees): Degrees {
+  if (correction === 'none' || correction === 'left-out') return 0;
+  return correction === 'magnetic-map' ? (stated ?? 0) : grid;
 }
 
 /**
@@ -140,8 +132,12 @@ export function outingNorths(
   const isOfGrid = 'of' in header.declination && header.declination.of === 'grid';
   const { east: said } = stated.value;
   const east = said === null || !isOfGrid ? said : said + convergence.value;
+  // Written out: a spread first would cost ten times all the rest of this function.
   return ok({
-    ...anglesInUse(correction, east, convergence.value),
+    declinationEast: correction === 'none' ? null : east,
+    convergenceEast: convergenceInUse(correction, east, convergence.value),
+    gridIsMagnetic: correction === 'magnetic-map',
+    mapReadAsMagnetic: correction === 'left-out',
     declinationSource: header.declination.source,
     declinationSigmaDegrees: stated.value.sigma,
     correction,

@@ -73,7 +73,8 @@ export function writeBearing(reading: BearingReading, read: North | typeof NO_NO
 
 /** The sector of a compass point, by how many letters it has: of 4, of 8 and of 16 winds. */
 const SECTOR_DEGREES: readonly Degrees[] = [0, 90, 45, 22.5];
-const isWhole = (value: number) =>
+/** True for a whole number, but for rounding. */
+export const isWhole = (value: number) =>
   Math.abs(value - Math.round(value)) < 1e-9 * Math.max(1, Math.abs(value));
 
 /** The place of a number's last digit: 1 for 220, 0.1 for 220.5; at least a thousandth. */

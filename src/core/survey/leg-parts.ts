@@ -1,5 +1,6 @@
 import { ENTRIES } from '../entries/entry';
 import type { Part } from './dead-reckoning/leg-row';
+import { linesAhead } from '../model/outing';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Solution } from './solution';
 
@@ -9,7 +10,9 @@ export type { Part };
 export function legParts({ outing, errors, places }: Solution): Map<number, readonly Part[]> {
   const parts = new Map<number, readonly Part[]>();
   const { norths } = places.frame;
-  const reducer = new Reducer(outing, norths, errors, (leg, found) => parts.set(leg, found));
+  const reducer = new Reducer(outing, norths, errors, linesAhead(outing).paces, (leg, found) =>
+    parts.set(leg, found),
+  );
   for (const [index, entry] of outing.entries.entries()) {
     reducer.entry = index;
     ENTRIES.of(entry).apply(entry, reducer);

@@ -1,7 +1,8 @@
 import { ENTRIES, type EntryRegistry } from '../entries/entry';
 import type { OutingFault } from '../faults/fault';
 import { DEFAULT_ERRORS, withSigmas, type ErrorSettings } from '../model/error-settings';
-import { isPinnedByFix, placeOf, type Outing } from '../model/outing';
+import { linesAhead, type Outing } from '../model/outing';
+import type { PaceReadings } from '../entries/reckoning';
 import type { EarthModels } from '../north/earth-models';
 import { outingNorths, type OutingNorths } from '../north/outing-norths';
 import { lengthOf, vectorBetween } from '../units/plane';
@@ -34,17 +35,19 @@ export interface SolveOptions {
 export function solve(
   outing: Outing,
   models: EarthModels | null = null,
-  { errors: known = DEFAULT_ERRORS, tools = null, entries = ENTRIES }: SolveOptions = {},
+  { errors: given = DEFAULT_ERRORS, tools = null, entries = ENTRIES }: SolveOptions = {},
 ): Result<Solution, OutingFault> {
-  const errors = withSigmas(known, outing.errors?.sigmas);
-  const norths = outingNorths(outing, models, placeOf(outing));
+  const errors = withSigmas(given, outing.errors?.sigmas);
+  const { known, paces } = linesAhead(outing);
+  const { position = known?.position } = outing.start;
+  const norths = outingNorths(outing, models, position);
   if (!norths.ok) return fail({ fault: norths.fault.fault, at: { header: norths.fault.header } });
-  const reduced = reduce(outing, norths.value, errors, entries);
+  const reduced = reduce(outing, norths.value, errors, paces, entries);
   if (!reduced.ok) return reduced;
   const { legs: count, entryOfLeg, stationOfLeg, paceOfLeg } = reduced.value;
   const { returns, shared, stations, state } = reduced.value;
   const traverse = { ...reduced.value.traverse, legs: count };
-  computePoints(traverse, 1, count);
+  computePoints(traverse);
   const frame = frameOf(outing, norths.value, state.unit ?? 'metre');
   const places = new PlacesAsWalked(frame, traverse, stationOfLeg, shared);
   const legs = new LegsAsWalked(outing, traverse, { entryOfLeg, stationOfLeg, paceOfLeg }, shared);
@@ -62,7 +65,8 @@ export function solve(
     end: state,
     tools,
   };
-  const isPinned = isPinnedByFix(outing) && frame.unit === 'metre';
+  const isPinned =
+    outing.start.position === undefined && known !== undefined && frame.unit === 'metre';
   const origin = isPinned ? tools?.startOf(alone) : null;
   const walked = origin
     ? { ...alone, places: new PlacesAsWalked({ ...frame, origin }, traverse, stationOfLeg, shared) }
@@ -91,12 +95,17 @@ function reduce(
   outing: Outing,
   norths: OutingNorths,
   errors: ErrorSettings,
+  paces: readonly PaceReadings[],
   kinds: EntryRegistry,
 ): Result<Reducer, OutingFault> {
-  const reducer = new Reducer(outing, norths, errors);
-  for (const [index, entry] of outing.entries.entries()) {
+  const reducer = new Reducer(outing, norths, errors, paces);
+  const { entries } = outing;
+  for (let index = 0; index < entries.length; index++) {
+    const entry = entries[index]!;
     reducer.entry = index;
-    const wrong = kinds.of(entry).apply(entry, reducer);
+    // Nearly every line is a leg: it is not looked up.
+    const kind = entry.kind === 'leg' ? kinds.leg : kinds.of(entry);
+    const wrong = kind.apply(entry, reducer);
     if (wrong) return fail({ fault: wrong.fault, at: { entry: index, field: wrong.field } });
   }
   return ok(reducer);
@@ -111,14 +120,15 @@ function closuresOf(
 ): { closures: Closure[]; walkedMetres: Metres } {
   const closures: Closure[] = [];
   let walkedMetres = 0;
-  for (let k = 1; k <= legs.count; k++) {
-    walkedMetres += lengthMetres[k]!;
-    if (returns[closures.length] !== k) continue;
+  let walked = 0;
+  for (const k of returns) {
+    while (walked < k) walkedMetres += lengthMetres[++walked]!;
     const { entry, reading, to, end } = legs.leg(k);
     const misclosure = vectorBetween(places.at(to), end);
     const metres = lengthOf(misclosure);
     const ofWalked = metres / walkedMetres;
     closures.push({ entry, leg: k, station: reading.to ?? '', misclosure, metres, ofWalked });
   }
+  while (walked < legs.count) walkedMetres += lengthMetres[++walked]!;
   return { closures, walkedMetres };
 }

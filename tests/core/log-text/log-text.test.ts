@@ -240,7 +240,8 @@ describe('a line that is being typed', () => {
     expect(interpretLine('from Guage 1', outing)).toMatchObject({
       kind: 'fault',
       column: 6,
-      fault: { code: 'unknown-station', nearest: 'Gauge 1' },
+      fault: { code: 'unknown-station' },
+      repairs: [{ reading: 'Gauge 1', line: 'from Gauge 1' }],
     });
   });
 });

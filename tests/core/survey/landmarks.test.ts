@@ -1,3 +1,4 @@
+import { suggestedReadings } from '@/core/faults/messages';
 import { describe, expect, it } from 'vitest';
 import { landmarkPlaces } from '@/core/survey/landmarks';
 import { vectorBetween } from '@/core/units/plane';
@@ -124,9 +125,9 @@ describe('landmarks', () => {
     expect(later.solution.current).toBe(2);
     expect(wayHome(later.solution)).toEqual(wayHome(there.solution));
     expect(writeLog(later.outing)).toContain('\n  see 045 from hut ; summit\n');
-    expect(refusal('000 100m > Hut\nsee 045 from Nut ; summit')).toMatchObject({
-      fault: { code: 'unknown-station', name: 'Nut', nearest: 'Hut' },
-    });
+    const refused = refusal('000 100m > Hut\nsee 045 from Nut ; summit');
+    expect(refused).toMatchObject({ fault: { code: 'unknown-station', name: 'Nut' } });
+    expect(refused && suggestedReadings(refused.fault)).toEqual(['Hut']);
   });
 
   it('are one whatever the spaces in their names, and as sure as in a fix', () => {

@@ -26,7 +26,8 @@ export const expectedOtherWay: Check = (solution, units) => {
       : '';
     const message =
       `You expected roughly ${point}, but the leg goes ` +
-      `${bearingText(leg.bearingDegrees, units)}: ${Math.round(off)}° off.${cause} Check by the sun or the slope before you go on.`;
+      `${bearingText(leg.bearingDegrees, units)}: ${Math.round(off)}° off.${cause} ` +
+      `Check by the sun or the slope before you go on.`;
     warnings.push({ code: 'expected-other-way', at: { entry: index }, message });
   }
   return warnings;

@@ -18,8 +18,8 @@ export const misclosureUnexplained: Check = (solution, units) =>
     if (squaredInSigmas(misclosure, covarianceAround(solution, closure)) <= LIMIT) return [];
     const message =
       `The way back to ${station} ends ${lengthText(metres, units)} off: more than compass and ` +
-      'pace explain. Look for a blunder: a bearing turned by 180°, a hundred too few or too many, a ' +
-      'leg not written.';
+      'pace explain. Look for a blunder: a bearing turned by 180°, a hundred too few or ' +
+      'too many, a leg not written.';
     return [{ code: 'misclosure-unexplained' as const, at: { entry }, message }];
   });
 

@@ -14,7 +14,8 @@ export const nothingCatches: RouteCheck = ({ legs }, _around, units) =>
       leg: number,
       message:
         `Leg ${number} is ${lengthText(metres, units)} long, and nothing tells you that you went ` +
-        `too far. What lies beyond ${to}: a stream, a path, a slope? Note it as the catching feature.`,
+        `too far. What lies beyond ${to}: a stream, a path, a slope? Note it as the ` +
+        'catching feature.',
     }));
 
 /** Below this chance one more often misses than is worth it. Common practice, no source. */

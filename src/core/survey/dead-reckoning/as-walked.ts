@@ -8,7 +8,7 @@ import { Forks } from './forks';
 import type { SharedUses } from './shared-uses';
 import type { Frame, Places, RelativePlace } from '../places';
 import type { Legs, SolvedLeg } from '../solution';
-import type { Traverse } from './traverse';
+import { pointVariances, type PointVariances, type Traverse } from './traverse';
 
 /** The frame of an outing: the plane about its start. */
 export function frameOf({ start }: Outing, norths: OutingNorths, unit: PlaneUnit): Frame {
@@ -23,16 +23,17 @@ const pointIn = ({ east, north }: Traverse, point: number): PlanePoint => ({
 });
 
 /** Covariance of a point against the start, from the legs' own errors. */
-const covarianceIn = (traverse: Traverse, point: number): Covariance => ({
-  xx: traverse.eastVariance[point]!,
-  xy: traverse.covariance[point]!,
-  yy: traverse.northVariance[point]!,
+const covarianceIn = ({ east, north, covariance }: PointVariances, point: number): Covariance => ({
+  xx: east[point]!,
+  xy: covariance[point]!,
+  yy: north[point]!,
 });
 
 /** The places of an outing as it was walked: nothing is adjusted. */
 export class PlacesAsWalked implements Places {
   private known: number[] | null = null;
   private forks: Forks | null = null;
+  private variances: PointVariances | null = null;
 
   constructor(
     readonly frame: Frame,
@@ -69,8 +70,9 @@ export class PlacesAsWalked implements Places {
     const vector = vectorBetween(this.at(from), this.at(to));
     if (from === to) return { ...vector, covariance: NO_COVARIANCE, shared: [] };
     this.forks ??= new Forks(traverse);
-    const fork = covarianceIn(traverse, this.forks.of(from, to));
-    const [one, other] = [covarianceIn(traverse, from), covarianceIn(traverse, to)];
+    const variances = (this.variances ??= pointVariances(traverse));
+    const fork = covarianceIn(variances, this.forks.of(from, to));
+    const [one, other] = [covarianceIn(variances, from), covarianceIn(variances, to)];
     return {
       ...vector,
       covariance: {

@@ -2,10 +2,16 @@ import type { BoxReadings, FieldFault, LegReadings } from '../../entries/reckoni
 import type { Means, Walked } from '../../errors/means';
 import { bearingVariance, distanceVariance, joinedReadings } from '../../errors/own-errors';
 import type { ErrorSettings } from '../../model/error-settings';
-import { bearingDegrees, finenessDegrees, type BearingReading } from '../../readings/bearing';
-import { metresAlong } from '../../readings/distance';
+import {
+  bearingDegrees,
+  finenessDegrees,
+  isWhole,
+  type BearingReading,
+} from '../../readings/bearing';
+import { metresAlong, type DistanceReading } from '../../readings/distance';
 import { horizontalShare, slopeTangent } from '../../readings/slope';
 import { backBearing, signedDifference } from '../../units/angle';
+import type { North } from '../../units/bearing';
 import type { Degrees, Metres } from '../../units/units';
 import {
   meansOf,
@@ -43,17 +49,36 @@ interface Known {
   readonly distance: number;
 }
 
+/** What a leg has in common with the next one from the same north, in the same unit and ground. */
+interface LegBase {
+  readonly north: North;
+  readonly unit: DistanceReading['unit'];
+  readonly ground: string | undefined;
+  readonly offset: Degrees;
+  readonly metresPerUnit: Metres;
+  readonly pace: GroundPace;
+  readonly means: Means;
+  /** On the level, by what the bearing was read to: a degree, or a tenth; null until one was. */
+  whole: Known | null;
+  tenth: Known | null;
+}
+
 /**
- * Fills rows of a traverse from the readings. Most legs are walked like the one before or the one
- * before that, so what those came to is kept; and so is the last row, for whoever asks.
+ * Fills rows of a traverse from the readings. Most legs are walked like the one before, so what
+ * the two have in common is kept. The last row stays readable.
  */
 export class LegRows {
   private last: Known | null = null;
-  private other: Known | null = null;
-  /** How the leg that was filled last was walked, its back bearing, and its metres. */
+  private base: LegBase | null = null;
+  /**
+   * How the leg that was filled last was walked, its back bearing, its metres, its metres on the
+   * level for one along the slope, and those for one pace.
+   */
   walked: Walked | null = null;
   back: Part['back'] = null;
   metres: Metres = 0;
+  level = 1;
+  paceMetres: Metres = NaN;
 
   constructor(readonly errors: ErrorSettings) {}
 
@@ -69,13 +94,8 @@ export class LegRows {
     iron: Degrees,
     isAbout: boolean,
   ): Known {
-    const { last, other } = this;
+    const { last } = this;
     if (last && isAs(last.walked, means, fineness, tangent, iron, isAbout)) return last;
-    this.other = last;
-    if (other && isAs(other.walked, means, fineness, tangent, iron, isAbout)) {
-      this.last = other;
-      return other;
-    }
     const walked: Walked = {
       means,
       finenessDegrees: fineness,
@@ -99,31 +119,77 @@ export class LegRows {
    * forward one counts alone, and is less sure.
    */
   fill(traverse: Traverse, k: number, leg: LegReadings, state: LogState): FieldFault | null {
-    const offset = state.offset[leg.bearing.north];
-    if (Number.isNaN(offset)) return northFault(state, leg.bearing, 'bearing');
-    const wrong = takeLength(state, leg.distance, leg.ground);
-    if (wrong) return wrong;
-    const pace = paceOn(state, leg.ground);
-    const along = metresAlong(leg.distance, pace.paceLength);
-    const bearing = normalisedOnce(bearingDegrees(leg.bearing) + offset);
-    this.metres = along * horizontalShare(leg);
+    const { bearing: reading, distance, back } = leg;
+    let { base } = this;
+    const isLike =
+      base !== null &&
+      reading.north === base.north &&
+      distance.unit === base.unit &&
+      leg.ground === base.ground &&
+      distance.unit !== 'minutes';
+    if (!isLike || base === null) {
+      const found = this.baseOf(leg, state);
+      if ('fault' in found) return found;
+      this.base = base = found;
+    }
+    const bearing = normalisedOnce(bearingDegrees(reading) + base.offset);
+    this.level = horizontalShare(leg);
+    this.metres = distance.value * base.metresPerUnit * this.level;
+    this.paceMetres = base.pace.paceLength * this.level;
     this.back = null;
+    state.means = base.means;
     traverse.lengthMetres[k] = this.metres;
-    const means = meansOf(state, leg.bearing, leg.distance, pace);
-    if (leg.back !== undefined) {
-      const fault = northFault(state, leg.back, 'back');
+    if (back !== undefined) {
+      const fault = northFault(state, back, 'back');
       if (fault) return fault;
-      this.fillBoth(traverse, k, leg, leg.back, bearing, means, state, pace);
+      this.fillBoth(traverse, k, leg, back, bearing, base, state);
       return null;
     }
-    const isAbout = leg.distance.about === true;
-    const fineness = finenessDegrees(leg.bearing);
-    const known = this.known(means, fineness, slopeTangent(leg), 0, isAbout);
+    const known = this.knownOf(base, leg);
     this.walked = known.walked;
     traverse.bearingDegrees[k] = bearing;
     traverse.alongVariance[k] = known.distance;
     traverse.acrossVariance[k] = known.bearing;
     return null;
+  }
+
+  /** What the legs so far have in common no longer holds: a line set something else. */
+  forget(): void {
+    this.base = null;
+  }
+
+  /** What a leg has in common with the next one like it, or why it can't be used. */
+  private baseOf(leg: LegReadings, state: LogState): LegBase | FieldFault {
+    const { bearing, distance, ground } = leg;
+    const wrong = northFault(state, bearing, 'bearing') ?? takeLength(state, distance, ground);
+    if (wrong) return wrong;
+    const pace = paceOn(state, ground);
+    return {
+      north: bearing.north,
+      unit: distance.unit,
+      ground,
+      offset: state.offset[bearing.north],
+      metresPerUnit: metresAlong({ ...distance, value: 1 }, pace.paceLength),
+      pace,
+      means: meansOf(state, bearing, distance, pace),
+      whole: null,
+      tenth: null,
+    };
+  }
+
+  /** How a leg that was read at one end was walked: nearly all are on the level, to a degree. */
+  private knownOf(base: LegBase, leg: LegReadings): Known {
+    const { bearing } = leg;
+    const isAbout = leg.distance.about === true;
+    if (this.level === 1 && !isAbout && bearing.unit === 'degrees') {
+      if (Number.isInteger(bearing.value)) {
+        return (base.whole ??= this.known(base.means, 1, 0, 0, false));
+      }
+      if (isWhole(10 * bearing.value)) {
+        return (base.tenth ??= this.known(base.means, 0.1, 0, 0, false));
+      }
+    }
+    return this.known(base.means, finenessDegrees(bearing), slopeTangent(leg), 0, isAbout);
   }
 
   /** A leg that was read at both ends. */
@@ -133,9 +199,8 @@ export class LegRows {
     leg: LegReadings,
     read: BearingReading,
     bearing: Degrees,
-    means: Means,
+    { means, pace }: LegBase,
     state: Readonly<LogState>,
-    pace: GroundPace,
   ): void {
     const there = normalisedOnce(bearingDegrees(read) + state.offset[read.north]);
     const off = signedDifference(bearing, backBearing(there));

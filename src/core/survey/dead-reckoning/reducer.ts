@@ -1,17 +1,15 @@
 import type { Aim, BoxReadings, FieldFault, LegReadings } from '../../entries/reckoning';
 import type { HomeReadings, PaceReadings, Reckoning } from '../../entries/reckoning';
-import { nearestName } from '../../faults/nearest-name';
 import type { Field } from '../../faults/fault';
 import type { ErrorSettings } from '../../model/error-settings';
 import type { Outing } from '../../model/outing';
 import type { OutingNorths } from '../../north/outing-norths';
 import type { BearingReading } from '../../readings/bearing';
 import type { LengthReading } from '../../readings/distance';
-import { horizontalShare } from '../../readings/slope';
 import type { North } from '../../units/bearing';
 import { isFault, LegRows, type Part } from './leg-row';
 import { SharedUses } from './shared-uses';
-import { initialState, northFault, paceOn, setPace, takeLength, type LogState } from '../log-state';
+import { initialState, northFault, setPace, takeLength, type LogState } from '../log-state';
 import { sharedScale } from '../shared-scale';
 import { Stations } from '../stations';
 import { emptyTraverse, type Traverse } from './traverse';
@@ -20,8 +18,8 @@ const NO_LEG: FieldFault = { fault: { code: 'no-leg-yet' }, field: 'whole' };
 
 /** Why a line can't leave from a station: none has this name. */
 export function unknownStation(name: string, stations: Stations): FieldFault {
-  const nearest = nearestName(name, stations.names());
-  return { fault: { code: 'unknown-station', name, nearest }, field: 'station' };
+  const among = [...stations.names()];
+  return { fault: { code: 'unknown-station', name, among }, field: 'station' };
 }
 
 /** Notes what a leg of several readings shares; the sides of a box cancel, out and back. */
@@ -59,30 +57,30 @@ export class Reducer implements Reckoning {
   entry = 0;
   readonly shared: SharedUses;
   readonly rows: LegRows;
-  /** The last leg, its metres on the level for one along the slope, and the parts it is made of. */
+  /** The last leg, and the parts it is made of. */
   private leg: LegReadings | null = null;
-  private level = 1;
   private parts: readonly Part[] | null = null;
 
   constructor(
     { start, entries }: Outing,
     norths: OutingNorths,
     errors: ErrorSettings,
-    /** Told of each leg's parts, for whoever asks where the uncertainty comes from. */
+    /** Its `pace` lines: counts before the first one are of that pace. */
+    paces: readonly PaceReadings[],
+    /** Gets each leg's parts, to show where the uncertainty comes from. */
     private readonly onParts?: (leg: number, parts: readonly Part[]) => void,
   ) {
     const capacity = entries.length;
-    this.state = initialState(
-      norths,
-      entries.filter((entry) => entry.kind === 'pace'),
-    );
+    this.state = initialState(norths, paces);
     this.rows = new LegRows(errors);
     this.shared = new SharedUses(sharedScale(errors, norths));
     this.stations = new Stations(start.name);
     this.traverse = emptyTraverse(capacity);
-    this.entryOfLeg = new Int32Array(capacity + 1).fill(-1);
-    this.stationOfLeg = new Int32Array(capacity + 1);
-    this.paceOfLeg = new Float64Array(capacity + 1);
+    const rows = capacity + 1;
+    const buffer = new ArrayBuffer(16 * rows);
+    this.paceOfLeg = new Float64Array(buffer, 0, rows);
+    this.entryOfLeg = new Int32Array(buffer, 8 * rows, rows);
+    this.stationOfLeg = new Int32Array(buffer, 12 * rows, rows);
   }
 
   addLeg(leg: LegReadings): FieldFault | null {
@@ -90,8 +88,7 @@ export class Reducer implements Reckoning {
     const wrong = this.rows.fill(this.traverse, k, leg, this.state);
     if (wrong) return wrong;
     this.traverse.from[k] = this.leaving;
-    const level = horizontalShare(leg);
-    this.paceOfLeg[k] = paceOn(this.state, leg.ground).paceLength * level;
+    this.paceOfLeg[k] = this.rows.paceMetres;
     this.entryOfLeg[k] = this.entry;
     if (leg.to === undefined) {
       const taken = this.stations.numberFault(k);
@@ -102,7 +99,6 @@ export class Reducer implements Reckoning {
     }
     this.stationOfLeg[k] = this.leaving = this.current;
     this.leg = leg;
-    this.level = level;
     this.legs = k;
     this.state.lastSpeed = leg.distance.unit === 'minutes' ? leg.distance.kilometresPerHour : null;
     this.noteLeg(k);
@@ -132,9 +128,9 @@ export class Reducer implements Reckoning {
   }
 
   boxLastLeg(box: BoxReadings): FieldFault | null {
-    const { leg, level, legs, rows, shared, state, traverse } = this;
+    const { leg, legs, rows, shared, state, traverse } = this;
     if (!leg) return NO_LEG;
-    const boxed = { ground: leg.ground, level, state };
+    const boxed = { ground: leg.ground, level: rows.level, state };
     const before = this.parts ?? [rows.part];
     const sides = rows.addBox(traverse, legs, box, boxed, leg.bearing);
     if (isFault(sides)) return sides;
@@ -181,18 +177,22 @@ export class Reducer implements Reckoning {
   }
 
   setReadingNorth(north: North): void {
+    this.rows.forget();
     this.state.readingNorth = north;
   }
 
   setAim(aim: Aim): void {
+    this.rows.forget();
     this.state.aim = aim;
   }
 
   setPace(pace: PaceReadings): void {
+    this.rows.forget();
     setPace(this.state, pace);
   }
 
   setCompass(name: string): void {
+    this.rows.forget();
     this.state.compass = name;
   }
 

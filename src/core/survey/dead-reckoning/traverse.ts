@@ -47,37 +47,29 @@ export interface Traverse {
   readonly acrossVariance: Float64Array;
   readonly east: Float64Array;
   readonly north: Float64Array;
-  readonly eastVariance: Float64Array;
-  readonly covariance: Float64Array;
-  readonly northVariance: Float64Array;
 }
 
-/** Empty columns with the capacity for this many legs. */
+/** Empty columns with the capacity for this many legs: views of one buffer. */
 export function emptyTraverse(capacity: number): Traverse {
-  const column = () => new Float64Array(capacity + 1);
+  const rows = capacity + 1;
+  const bytes = 8 * rows;
+  const buffer = new ArrayBuffer(7 * bytes);
   return {
     legs: 0,
-    from: new Int32Array(capacity + 1),
-    bearingDegrees: column(),
-    lengthMetres: column(),
-    alongVariance: column(),
-    acrossVariance: column(),
-    east: column(),
-    north: column(),
-    eastVariance: column(),
-    covariance: column(),
-    northVariance: column(),
+    bearingDegrees: new Float64Array(buffer, 0, rows),
+    lengthMetres: new Float64Array(buffer, bytes, rows),
+    alongVariance: new Float64Array(buffer, 2 * bytes, rows),
+    acrossVariance: new Float64Array(buffer, 3 * bytes, rows),
+    east: new Float64Array(buffer, 4 * bytes, rows),
+    north: new Float64Array(buffer, 5 * bytes, rows),
+    from: new Int32Array(buffer, 6 * bytes, rows),
   };
 }
 
-/**
- * Computes the points of legs first..last (inclusive, first >= 1), whose leg columns are filled in
- * and whose earlier points are computed. Each leg costs the same, however many come before it.
- */
-export function computePoints(traverse: Traverse, first: number, last: number): void {
-  const { from, bearingDegrees, lengthMetres, alongVariance, acrossVariance } = traverse;
-  const { east, north, eastVariance, covariance, northVariance } = traverse;
-  for (let k = first; k <= last; k++) {
+/** Computes the points of all legs, whose columns are filled in, in the order of the legs. */
+export function computePoints(traverse: Traverse): void {
+  const { legs, from, bearingDegrees, lengthMetres, east, north } = traverse;
+  for (let k = 1; k <= legs; k++) {
     const b = bearingDegrees[k]!;
     const q = (b * (1 / 90) + 0.5) | 0;
     const t = (b - q * 90) * RADIANS_PER_DEGREE;
@@ -87,72 +79,36 @@ export function computePoints(traverse: Traverse, first: number, last: number): 
     const d = lengthMetres[k]!;
     const keep = KEEPS[q]! * d;
     const swap = SWAPS[q]! * d;
-    const dx = keep * sine + swap * cosine;
-    const dy = keep * cosine - swap * sine;
-    const along = alongVariance[k]!;
-    const across = acrossVariance[k]!;
     const origin = from[k]!;
-    east[k] = east[origin]! + dx;
-    north[k] = north[origin]! + dy;
-    eastVariance[k] = eastVariance[origin]! + along * dx * dx + across * dy * dy;
-    covariance[k] = covariance[origin]! + (along - across) * dx * dy;
-    northVariance[k] = northVariance[origin]! + along * dy * dy + across * dx * dx;
+    east[k] = east[origin]! + keep * sine + swap * cosine;
+    north[k] = north[origin]! + keep * cosine - swap * sine;
   }
 }
 
-const grown = <Column extends Float64Array | Int32Array>(
-  column: Column,
-  capacity: number,
-): Column => {
-  const wider = new (column.constructor as new (length: number) => Column)(capacity + 1);
-  wider.set(column);
-  return wider;
-};
-
-/** The same legs with capacity for more; columns are copied. */
-function withCapacity(traverse: Traverse, capacity: number): Traverse {
-  return {
-    legs: traverse.legs,
-    from: grown(traverse.from, capacity),
-    bearingDegrees: grown(traverse.bearingDegrees, capacity),
-    lengthMetres: grown(traverse.lengthMetres, capacity),
-    alongVariance: grown(traverse.alongVariance, capacity),
-    acrossVariance: grown(traverse.acrossVariance, capacity),
-    east: grown(traverse.east, capacity),
-    north: grown(traverse.north, capacity),
-    eastVariance: grown(traverse.eastVariance, capacity),
-    covariance: grown(traverse.covariance, capacity),
-    northVariance: grown(traverse.northVariance, capacity),
-  };
+/** Variance east and north of each point against the start, and the covariance of the two. */
+export interface PointVariances {
+  readonly east: Float64Array;
+  readonly north: Float64Array;
+  readonly covariance: Float64Array;
 }
 
-/** One leg from the reference north, ready for the columns. */
-export interface PlaneLeg {
-  readonly from: number;
-  readonly bearingDegrees: number;
-  readonly lengthMetres: number;
-  readonly alongVariance: number;
-  readonly acrossVariance: number;
-}
-
-/**
- * The traverse with one more leg, at a cost that doesn't grow with the log: the columns are shared,
- * and widened by doubling. The given traverse keeps its legs; append to the newest one only.
- */
-export function appendLeg(traverse: Traverse, leg: PlaneLeg): Traverse {
-  const k = traverse.legs + 1;
-  const capacity = traverse.east.length - 1;
-  const wide = k > capacity ? withCapacity(traverse, Math.max(8, capacity * 2)) : traverse;
-  setLeg(wide, k, leg);
-  computePoints(wide, k, k);
-  return { ...wide, legs: k };
-}
-
-/** Fills row k of the leg columns. */
-export function setLeg(traverse: Traverse, k: number, leg: PlaneLeg): void {
-  traverse.from[k] = leg.from;
-  traverse.bearingDegrees[k] = leg.bearingDegrees;
-  traverse.lengthMetres[k] = leg.lengthMetres;
-  traverse.alongVariance[k] = leg.alongVariance;
-  traverse.acrossVariance[k] = leg.acrossVariance;
+/** The variances of all points, from the legs' own errors; made once a place's is asked for. */
+export function pointVariances(traverse: Traverse): PointVariances {
+  const { legs, from, alongVariance, acrossVariance, east, north } = traverse;
+  const bytes = 8 * (legs + 1);
+  const buffer = new ArrayBuffer(3 * bytes);
+  const xx = new Float64Array(buffer, 0, legs + 1);
+  const yy = new Float64Array(buffer, bytes, legs + 1);
+  const xy = new Float64Array(buffer, 2 * bytes, legs + 1);
+  for (let k = 1; k <= legs; k++) {
+    const origin = from[k]!;
+    const dx = east[k]! - east[origin]!;
+    const dy = north[k]! - north[origin]!;
+    const along = alongVariance[k]!;
+    const across = acrossVariance[k]!;
+    xx[k] = xx[origin]! + along * dx * dx + across * dy * dy;
+    yy[k] = yy[origin]! + along * dy * dy + across * dx * dx;
+    xy[k] = xy[origin]! + (along - across) * dx * dy;
+  }
+  return { east: xx, north: yy, covariance: xy };
 }
