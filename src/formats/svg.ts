@@ -10,7 +10,7 @@ import type { Degrees } from '../core/units/units';
 import { fail, ok } from '../core/units/result';
 import { placeLabels, type Label } from '../sketch/labels';
 import { legPaths } from '../sketch/paths';
-import { sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
+import { namedIn, sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
 import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
 import {
@@ -212,7 +212,7 @@ export function sketchSvg(solution: Solution): string {
   const homeLine = [onScreen(view, places.at(current)), onScreen(view, places.at(0))] as const;
   const bottom = sheet.height - LABEL_EDGE;
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
-  const labels = placeLabels(scene, view, { lines: [homeLine], boxes: [] }, box);
+  const labels = placeLabels(namedIn(scene), view, { lines: [homeLine], boxes: [] }, box);
   const words = homeWords(solution, units);
   const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), units);
   return svgSheet(sheet, outing.name || 'Outing', words, [

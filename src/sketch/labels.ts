@@ -1,5 +1,5 @@
 import { sort, sum } from 'd3-array';
-import type { Mark, Scene } from './scene';
+import type { Mark, Named } from './scene';
 import { onScreen, type Pixel, type View } from './view';
 
 /** A label that is shown: its mark, and where its text begins. */
@@ -88,13 +88,6 @@ const boxOfMark = ({ x, y }: Pixel, { kind }: Mark): Box =>
         bottom: y + MARK_HALF,
       };
 
-/** The last legs of a scene as segments of the screen. */
-const segmentsOf = ({ outings }: Scene, view: View): Segment[] =>
-  outings
-    .flatMap(({ legs }) => legs)
-    .slice(-MOST_LEGS - 1)
-    .map(({ from, to }): Segment => [onScreen(view, from), onScreen(view, to)]);
-
 /** Which labels find their places first: start, traveller, what is selected, stations, the rest. */
 const rankOf = ({ kind, key }: Mark, selected: string | null): number => {
   if (kind === 'start') return 0;
@@ -109,15 +102,16 @@ const rankOf = ({ kind, key }: Mark, selected: string | null): number => {
  * selected. The start and the traveller always have their names, a little further off if need be.
  */
 export function placeLabels(
-  scene: Scene,
+  { marks, stretches }: Named,
   view: View,
   { lines, boxes }: Obstacles,
   sheet: Box | null,
   selected: string | null = null,
 ): Label[] {
-  const marks = scene.outings.flatMap((outing) => outing.marks);
   const ranked = sort(marks, (mark) => rankOf(mark, selected));
-  const legs = segmentsOf(scene, view);
+  const legs = stretches
+    .slice(-MOST_LEGS - 1)
+    .map(({ from, to }): Segment => [onScreen(view, from), onScreen(view, to)]);
   const own = new Map(ranked.map((mark) => [mark, boxOfMark(onScreen(view, mark), mark)]));
   const taken: Box[] = [...boxes];
   const labels: Label[] = [];

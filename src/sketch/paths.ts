@@ -53,7 +53,7 @@ export function legNear(scene: Scene, view: View, pixel: Pixel, reach: number): 
 }
 
 /** Pixels from a point to a segment. */
-function distanceToSegment(pixel: Pixel, a: Pixel, b: Pixel): number {
+export function distanceToSegment(pixel: Pixel, a: Pixel, b: Pixel): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const length = dx * dx + dy * dy;
   const along = length === 0 ? 0 : ((pixel.x - a.x) * dx + (pixel.y - a.y) * dy) / length;

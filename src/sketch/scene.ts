@@ -37,7 +37,7 @@ interface SceneSighting {
 export interface Mark extends PlanePoint {
   readonly key: string;
   readonly text: string;
-  readonly kind: 'start' | 'station' | 'seen' | 'you';
+  readonly kind: 'start' | 'station' | 'seen' | 'you' | 'point' | 'attack' | 'known' | 'here';
   /** What it is, for its symbol; for features and landmarks. */
   readonly feature?: FeatureKind;
   /** The uncertainty of a landmark's place. */
@@ -139,6 +139,18 @@ function marksOf(solution: Solution, landmarks: readonly Landmark[], units: Figu
   }
   return marks.map((mark) => ({ ...mark, text: visibleText(mark.text) }));
 }
+
+/** What is named, and the lines that names would rather not lie on. */
+export interface Named {
+  readonly marks: readonly Mark[];
+  readonly stretches: readonly { readonly from: PlanePoint; readonly to: PlanePoint }[];
+}
+
+/** What is named in a scene, and its legs. */
+export const namedIn = ({ outings }: Scene): Named => ({
+  marks: outings.flatMap(({ marks }) => marks),
+  stretches: outings.flatMap(({ legs }) => legs),
+});
 
 /** The origin, and the ends of all legs of a scene. */
 export const scenePoints = ({ outings }: Scene): PlanePoint[] => [

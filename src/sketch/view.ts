@@ -78,7 +78,11 @@ export function fitView(
   turn: Degrees = 0,
 ): View {
   const own = boundsWithUp(scene, turn);
-  const bounds = point ? joinedBounds(own, turned(point, turn)) : own;
+  return fitBounds(point ? joinedBounds(own, turned(point, turn)) : own, size, turn);
+}
+
+/** The view that shows a rectangle, upright with a bearing up, with room for its furniture. */
+export function fitBounds(bounds: Bounds, size: Size, turn: Degrees = 0): View {
   const { width, height } = sizeOf(bounds);
   const margin = margins(size);
   const roomX = Math.max(LEAST_ROOM_PIXELS, size.width - margin.left - margin.right);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { placeLabels, type Box, type Segment } from '@/sketch/labels';
 import { gridOf } from '@/sketch/grid';
 import { upOf } from '@/sketch/orientation';
-import { sceneOf } from '@/sketch/scene';
+import { namedIn, sceneOf } from '@/sketch/scene';
 import { fitView, onPlane, onScreen, type View } from '@/sketch/view';
 import { solvedLog } from '../support/outings';
 import { dice } from '../support/mutated-files';
@@ -56,7 +56,7 @@ describe('names on a sketch', () => {
       onScreen(view, solution.places.at(solution.current)),
       onScreen(view, solution.places.at(0)),
     ];
-    const labels = placeLabels(scene, view, { lines: [home], boxes: [] }, SHEET);
+    const labels = placeLabels(namedIn(scene), view, { lines: [home], boxes: [] }, SHEET);
     const kinds = labels.map(({ mark }) => mark.kind);
     expect(kinds).toContain('start');
     expect(kinds).toContain('you');
@@ -71,7 +71,13 @@ describe('names on a sketch', () => {
       .flatMap(({ marks }) => marks)
       .find((mark) => !labels.some((label) => label.mark === mark));
     if (!hidden) return;
-    const shown = placeLabels(scene, view, { lines: [home], boxes: [] }, SHEET, hidden.key);
+    const shown = placeLabels(
+      namedIn(scene),
+      view,
+      { lines: [home], boxes: [] },
+      SHEET,
+      hidden.key,
+    );
     expect(shown.map(({ mark }) => mark.key)).toContain(hidden.key);
   });
 });

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { routeSchema } from '@/core/model/route';
-import { labelSide, routeScene, routeView } from '@/sketch/route-scene';
-import { onScreen } from '@/sketch/view';
 import { arrivalEntries } from '@/views/route/follow/arrival-entries';
 import {
   movedPoint,
@@ -55,35 +53,6 @@ describe('a change of a route', () => {
     expect(moved.points[1]).toMatchObject({ position: positions[2] });
     expect(movedPoint(route, 3, 1, positions)).toEqual(route);
     expect(routeSchema.safeParse(movedPoint(route, 1, 1, positions)).success).toBe(true);
-  });
-});
-
-describe('the drawing of a route', () => {
-  it('shows all of it, with the names clear of the legs', () => {
-    const scene = routeScene(plan, { track: [positions[0]!], here: positions[1]! });
-    const view = routeView(scene, { width: 500, height: 400 });
-    for (const { at } of scene.points) {
-      const { x, y } = onScreen(view, at);
-      expect(x).toBeGreaterThan(40);
-      expect(x).toBeLessThan(460);
-      expect(y).toBeGreaterThan(40);
-      expect(y).toBeLessThan(360);
-    }
-    expect(labelSide(scene, 1)).toBe('left');
-    expect(scene.points.map(({ isAttack }) => isAttack)).toEqual([false, false, true, false]);
-    expect(scene.here!.north).toBeGreaterThan(0);
-  });
-
-  it('tells a name once where the route ends where it began', () => {
-    const round = planned(`${ROUTE_TEXT}point Dock at 54.2 -63.5\n`);
-    expect(routeScene(round, null).points.map(({ isRepeated }) => isRepeated)).toEqual([
-      false,
-      false,
-      false,
-      false,
-      true,
-    ]);
-    expect(routeScene(planned('declination none\n'), null).points).toEqual([]);
   });
 });
 

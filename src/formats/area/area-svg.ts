@@ -7,6 +7,7 @@ import { visibleText } from '../../core/units/visible';
 import { areaScene, dashesOf } from '../../sketch/area-scene';
 import { placeLabels } from '../../sketch/labels';
 import { legPaths } from '../../sketch/paths';
+import { namedIn } from '../../sketch/scene';
 import { fitView, onScreen, scaleBarMetres } from '../../sketch/view';
 import {
   LABEL_EDGE,
@@ -44,7 +45,7 @@ function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
   const sheet = { ...drawn, height: drawn.height + KEY_GAP + KEY_LINE * party.members.length };
   const view = fitView(scene, drawn, null);
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom: drawn.height - LABEL_EDGE };
-  const labels = placeLabels(scene, view, { lines: [], boxes: [] }, box);
+  const labels = placeLabels(namedIn(scene), view, { lines: [], boxes: [] }, box);
   const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), USUAL_FIGURES);
   const ellipses = places.fromOrigin().map((covariance, node) => {
     const { x, y } = onScreen(view, places.at(node));

@@ -79,7 +79,6 @@ export const WORDS = {
   crossing: (position: Position, within: Metres) =>
     `${placeWords(position, within)}, within ${uncertaintyText(within)}`,
   ahead: (bearing: Degrees) => `The mark is ahead on ${bearingText(bearing)} true from each.`,
-  whole: 'Whole',
   near: 'Close-up',
   picture: 'Lines of sight and ellipse',
   log: 'Log this fix',

@@ -154,9 +154,6 @@ export const WORDS = {
   sketchLabel:
     'Sketch of the route. Arrow keys move it, plus and minus zoom, 0 fits it, page up and page ' +
     'down choose a leg.',
-  zoomIn: 'Zoom in',
-  zoomOut: 'Zoom out',
-  fit: 'Fit',
   sketchTools: 'The sketch',
   orientations: { north: 'North up', heading: 'Heading up', walked: 'As walked' },
   orientationAbout: (now: string) => `${now}: what is up on the sketch`,

@@ -118,9 +118,6 @@ export const WORDS = {
   // Map and panorama
   mapToSee: 'Map of a made country: arrow keys move it, plus and minus zoom.',
   mapToTap: 'Map of a made country: tap a place, or move it below the cross and press Enter.',
-  zoomIn: 'Zoom in',
-  zoomOut: 'Zoom out',
-  fit: 'Fit',
   margin: (seed: number, declination: string, year: number, change: string, convergence: string) =>
     `Country ${seed}, invented · contours every 10 m · grid 500 m · declination ` +
     `${declination} in ${year}, ` +

@@ -7,7 +7,7 @@ import type { Route } from '@/core/model/route';
 import { arrivalMinutes, clockText } from '@/core/navigation/route/clock';
 import { leaveText } from '@/core/navigation/route/leave-text';
 import { gridName, tellingScale, type Plan } from '@/core/navigation/route/plan';
-import type { WalkedOn } from '@/sketch/route-scene';
+import type { WalkedOn } from '@/sketch/layers/plan';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
 import { BACK_TO_OUTINGS, ViewPage } from '@/views/shared/page/view-page';

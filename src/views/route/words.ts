@@ -16,6 +16,7 @@ export const WORDS = {
   legsOf: 'Points and legs',
   drawing: (name: string, points: number) =>
     `The route ${visibleText(name) || 'without a name'}: ${points} points and the legs between`,
+  drawingTools: 'Tools of the drawing',
   pictures: 'Pictures of maps',
   none: 'No route yet. Plan one from your map, or import one.',
   newRoute: 'New route',

@@ -1,26 +1,22 @@
 'use client';
 import { lengthUnit } from '@/ui/units/shown';
-import { useCallback, useMemo, useRef, useState, type MouseEvent } from 'react';
-import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
+import { useCallback, useMemo, useState } from 'react';
 import BorderOutlined from '@ant-design/icons-svg/es/asn/BorderOutlined';
 import DotChartOutlined from '@ant-design/icons-svg/es/asn/DotChartOutlined';
-import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
-import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
 import { ellipse } from '@/core/errors/ellipse';
 import { generalPace } from '@/core/survey/log-state';
 import type { Survey } from '@/core/survey/party/survey';
 import { areaScene, dashesOf, labelPoint } from '@/sketch/area-scene';
 import { gridOf } from '@/sketch/grid';
 import { legPaths, stationsPath } from '@/sketch/paths';
-import type { Scene } from '@/sketch/scene';
+import { namedIn, scenePoints, type Scene } from '@/sketch/scene';
 import { fitView, onScreen, viewTransform, type Pixel, type Size, type View } from '@/sketch/view';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { ellipseAt } from '@/views/shared/sketch/ellipse-at';
 import { Names } from '@/views/shared/sketch/names';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
-import { useView } from '@/views/shared/sketch/use-view';
-import { onKeyOf, viewKeys, ZOOM_STEP } from '@/views/shared/sketch/view-keys';
+import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import styles from '../area.module.css';
 import type { WayEnds } from '../way-between';
 import { WORDS } from '../words';
@@ -38,80 +34,46 @@ interface Props {
 
 /** The map of an area: every outing by its own line, and the places that they share. */
 export function AreaSketch({ survey, hidden, ends, onPick }: Props) {
-  const svg = useRef<SVGSVGElement>(null);
   const [grid, setGrid] = useState(true);
   const [sure, setSure] = useState(false);
   const scene = useMemo(() => areaScene(survey, hidden), [survey, hidden]);
   const toFit = useCallback((size: Size) => fitView(scene, size, null), [scene]);
-  const controls = useView(svg, toFit);
-  const { view, size, zoomBy, fit } = controls;
-  const onClick = (event: MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
+  const surface = useSurface(toFit);
+  const { view, size } = surface;
+  const pick = (pixel: Pixel) => {
     const node = nodeNear(survey, view, pixel);
     if (node !== null) onPick(node);
   };
-  return (
-    <div className={styles.sketchPane}>
-      <svg
-        ref={svg}
-        className={styles.sketch}
-        role="application"
-        aria-label={WORDS.sketch}
-        tabIndex={0}
-        onClick={onClick}
-        onKeyDown={onKeyOf(viewKeys(controls))}
-        data-testid="area-sketch"
-      >
-        {size.width > 0 && (
-          <Drawing
-            survey={survey}
-            scene={scene}
-            view={view}
-            size={size}
-            ends={ends}
-            grid={grid}
-            sure={sure}
-          />
-        )}
-      </svg>
-      <Tools zoomBy={zoomBy} fit={fit} grid={grid} onGrid={setGrid} sure={sure} onSure={setSure} />
-    </div>
-  );
-}
-
-interface ToolsProps {
-  zoomBy: (factor: number) => void;
-  fit: () => void;
-  grid: boolean;
-  onGrid: (shown: boolean) => void;
-  sure: boolean;
-  onSure: (shown: boolean) => void;
-}
-
-/** Below the map, never on it. */
-function Tools({ zoomBy, fit, grid, onGrid, sure, onSure }: ToolsProps) {
-  return (
-    <div className={styles.tools} role="toolbar" aria-label={WORDS.tools}>
-      <ToolButton icon={ZoomInOutlined} label={WORDS.zoomIn} onClick={() => zoomBy(ZOOM_STEP)} />
-      <ToolButton
-        icon={ZoomOutOutlined}
-        label={WORDS.zoomOut}
-        onClick={() => zoomBy(1 / ZOOM_STEP)}
-      />
-      <ToolButton icon={CompressOutlined} label={WORDS.fit} onClick={fit} />
+  const tools = (
+    <>
       <ToolButton
         icon={BorderOutlined}
         label={WORDS.grid}
         pressed={grid}
-        onClick={() => onGrid(!grid)}
+        onClick={() => setGrid(!grid)}
       />
       <ToolButton
         icon={DotChartOutlined}
         label={WORDS.ellipses}
         pressed={sure}
-        onClick={() => onSure(!sure)}
+        onClick={() => setSure(!sure)}
       />
+    </>
+  );
+  const parts = { survey, scene, view, size, ends, grid, sure };
+  return (
+    <div className={styles.sketchPane}>
+      <Surface
+        surface={surface}
+        label={WORDS.sketch}
+        toolsLabel={WORDS.tools}
+        onTap={pick}
+        tapsMiddle
+        tools={tools}
+        testId="area-sketch"
+      >
+        <Drawing {...parts} />
+      </Surface>
     </div>
   );
 }
@@ -138,8 +100,9 @@ interface DrawingProps {
 }
 
 function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) {
-  const foot = useMemo(() => arrowsFoot(scene, view, size), [scene, view, size]);
+  const foot = useMemo(() => arrowsFoot(scenePoints(scene), view, size), [scene, view, size]);
   const lines = useMemo(() => gridOf(view, size, lengthUnit().metres), [view, size]);
+  const named = useMemo(() => namedIn(scene), [scene]);
   const obstacles = useMemo(
     () => ({
       lines: [],
@@ -169,7 +132,7 @@ function Drawing({ survey, scene, view, size, ends, grid, sure }: DrawingProps) 
       </g>
       <WayLine survey={survey} view={view} ends={ends} />
       <Badges scene={scene} view={view} />
-      <Names scene={scene} view={view} size={size} obstacles={obstacles} />
+      <Names named={named} view={view} size={size} obstacles={obstacles} />
       <NorthArrows norths={survey.places.frame.norths} foot={foot} up={view.turn} />
       <ScaleBar
         view={view}

@@ -1,12 +1,12 @@
 'use client';
 import { figureUnits, lengthUnit } from '@/ui/units/shown';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, useCallback, type MouseEvent } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution, SolvedLeg } from '@/core/survey/solution';
 import { legNear } from '@/sketch/paths';
-import { sceneOf, type Scene } from '@/sketch/scene';
+import { namedIn, sceneOf, scenePoints, type Scene } from '@/sketch/scene';
 import { gridOf } from '@/sketch/grid';
 import { upOf } from '@/sketch/orientation';
 import { fitView, viewTransform, type Size } from '@/sketch/view';
@@ -22,8 +22,8 @@ import styles from './sketch-pane.module.css';
 import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
 import { SketchTools } from './sketch-tools';
 import { Uncertainty } from './uncertainty';
-import { useView, type ViewControls } from '@/views/shared/sketch/use-view';
-import { onKeyOf, viewKeys, type KeyActions } from '@/views/shared/sketch/view-keys';
+import { Surface, useSurface } from '@/views/shared/sketch/surface';
+import type { KeyActions } from '@/views/shared/sketch/view-keys';
 
 const WalksCloud = dynamic(() => import('./walks-cloud').then((it) => it.WalksCloud), {
   ssr: false,
@@ -45,14 +45,8 @@ interface Props {
   onSelect: (entry: number | null) => void;
 }
 
-/** What the keys of the sketch do. */
-const keyActions = (
-  controls: ViewControls,
-  leg: number,
-  legs: number,
-  selectLeg: (leg: number) => void,
-): KeyActions => ({
-  ...viewKeys(controls),
+/** The keys that select legs. */
+const legKeys = (leg: number, legs: number, selectLeg: (leg: number) => void): KeyActions => ({
   PageDown: () => selectLeg(Math.min(legs, leg + 1)),
   PageUp: () => selectLeg(Math.max(Math.min(1, legs), leg - 1)),
   Escape: () => selectLeg(0),
@@ -62,7 +56,6 @@ const keyActions = (
 export function SketchPane(props: Props) {
   const { solution, leg, preview, ends, selected, onSelect } = props;
   const { legs } = solution;
-  const svg = useRef<SVGSVGElement>(null);
   const [choices, choose] = useSketchChoices();
   const scene = useMemo(() => sceneOf(solution, figureUnits()), [solution]);
   const up = upOf(solution, choices.orientation);
@@ -70,43 +63,33 @@ export function SketchPane(props: Props) {
     (size: Size) => fitView(scene, size, preview?.end ?? null, up),
     [scene, preview, up],
   );
-  const controls = useView(svg, toFit);
-  const { view, size } = controls;
+  const surface = useSurface(toFit);
+  const { view, size } = surface;
   const selectLeg = (wanted: number) => onSelect(wanted > 0 ? legs.leg(wanted).entry : null);
-  const onClick = (event: MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const pixel = { x: event.clientX - box.left, y: event.clientY - box.top };
-    selectLeg(legNear(scene, view, pixel, FINGER_PIXELS));
-  };
   const views = useMovedViews(view, legs.count > LEAST_LEGS_TO_WAIT);
   const parts = { solution, leg, preview, ends, scene, views, size, choices, selected };
   return (
-    <div className={styles.pane}>
-      <div className={styles.sheet}>
-        {size.width > 0 && <Base {...parts} />}
-        <svg
-          ref={svg}
-          className={styles.sketch}
-          role="application"
-          aria-label={WORDS.sketchLabel}
-          tabIndex={0}
-          onClick={onClick}
-          onKeyDown={onKeyOf(keyActions(controls, leg?.number ?? 0, legs.count, selectLeg))}
-          data-testid="sketch"
-        >
-          {size.width > 0 && <Drawing {...parts} />}
-        </svg>
-      </div>
-      <SketchTools
-        controls={controls}
-        choices={choices}
-        onChoose={(change) => {
-          choose(change);
-          if (change.orientation) controls.fit();
-        }}
-        canWalk={ends === null}
-      />
-    </div>
+    <Surface
+      surface={surface}
+      label={WORDS.sketchLabel}
+      toolsLabel={WORDS.sketchTools}
+      under={<Base {...parts} />}
+      onTap={(pixel) => selectLeg(legNear(scene, view, pixel, FINGER_PIXELS))}
+      keys={legKeys(leg?.number ?? 0, legs.count, selectLeg)}
+      tools={
+        <SketchTools
+          choices={choices}
+          onChoose={(change) => {
+            choose(change);
+            if (change.orientation) surface.fit();
+          }}
+          canWalk={ends === null}
+        />
+      }
+      testId="sketch"
+    >
+      <Drawing {...parts} />
+    </Surface>
   );
 }
 
@@ -151,7 +134,8 @@ function Drawing(props: DrawingProps) {
     () => homeDrawing(solution, placed, ends, preview, size),
     [solution, placed, ends, preview, size],
   );
-  const foot = useMemo(() => arrowsFoot(scene, placed, size), [scene, placed, size]);
+  const foot = useMemo(() => arrowsFoot(scenePoints(scene), placed, size), [scene, placed, size]);
+  const named = useMemo(() => namedIn(scene), [scene]);
   const obstacles = useMemo(
     () => ({
       lines: home ? [[home.a, home.b] as const] : [],
@@ -167,7 +151,7 @@ function Drawing(props: DrawingProps) {
       </g>
       <g transform={`translate(${view.x - placed.x} ${view.y - placed.y})`}>
         {home && <HomeLine drawing={home} />}
-        <Names scene={scene} view={placed} obstacles={obstacles} size={size} selected={selected} />
+        <Names named={named} view={placed} obstacles={obstacles} size={size} selected={selected} />
       </g>
       <NorthArrows norths={norths} foot={foot} up={view.turn} />
       <ScaleBar

@@ -1,8 +1,5 @@
 'use client';
-import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
-import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
-import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
-import { memo, useCallback, useMemo, useRef, type MouseEvent, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { angleMinutesText } from '@/core/units/angle';
 import type { Marked } from '@/core/practice/question';
 import { boundsOf, type Bounds, type PlanePoint } from '@/core/units/plane';
@@ -16,9 +13,7 @@ import {
   type Size,
   type View,
 } from '@/sketch/view';
-import { ToolButton } from '@/ui/controls/tool-button';
-import { useView } from '@/views/shared/sketch/use-view';
-import { onKeyOf, viewKeys, ZOOM_STEP } from '@/views/shared/sketch/view-keys';
+import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import { WORDS } from '../words';
 import styles from './country-map.module.css';
 
@@ -78,57 +73,32 @@ const marginWords = ({ seed, margin }: CountryDrawing) =>
 /** The map of a made country: moved and zoomed by finger, wheel and keys, north up or turned. */
 export function CountryMap(props: Props) {
   const { drawing, marked = [], lines = [], turned = 0, shows, onTap, over } = props;
-  const svg = useRef<SVGSVGElement>(null);
   const bounds = useMemo(() => (shows ? around(shows) : drawing.bounds), [shows, drawing]);
   const toFit = useCallback((size: Size) => wholeMap(bounds, size, turned), [bounds, turned]);
-  const controls = useView(svg, toFit);
-  const { view, size, zoomBy, fit } = controls;
-  const tap = (event: MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    onTap?.(onPlane(view, { x: event.clientX - box.left, y: event.clientY - box.top }));
-  };
-  const middle = { x: size.width / 2, y: size.height / 2 };
-  const tapMiddle = () => onTap?.(onPlane(view, middle));
+  const surface = useSurface(toFit);
+  const { view, size } = surface;
+  // On a sheet of its own: what is turned and drawn doesn't draw the country again.
+  const onCountry = (
+    <>
+      <Labels drawing={drawing} view={view} />
+      <Marks marked={marked} lines={lines} view={view} />
+      {onTap && <Cross x={size.width / 2} y={size.height / 2} />}
+      {over?.(view)}
+    </>
+  );
   return (
     <figure className={styles.figure}>
-      <div className={styles.sheet}>
-        <div className={styles.map}>
-          <svg
-            ref={svg}
-            role="application"
-            aria-label={onTap ? WORDS.mapToTap : WORDS.mapToSee}
-            tabIndex={0}
-            onClick={tap}
-            onKeyDown={onKeyOf({ ...viewKeys(controls), Enter: tapMiddle, ' ': tapMiddle })}
-            data-testid="country-map"
-          >
-            {size.width > 0 && <Country drawing={drawing} view={view} />}
-          </svg>
-          {/* On a sheet of its own: what is turned and drawn doesn't draw the country anew. */}
-          <svg className={styles.over} aria-hidden="true">
-            {size.width > 0 && (
-              <>
-                <Labels drawing={drawing} view={view} />
-                <Marks marked={marked} lines={lines} view={view} />
-                {onTap && <Cross {...middle} />}
-                {over?.(view)}
-              </>
-            )}
-          </svg>
-        </div>
-        <div className={styles.tools}>
-          <ToolButton
-            icon={ZoomInOutlined}
-            label={WORDS.zoomIn}
-            onClick={() => zoomBy(ZOOM_STEP)}
-          />
-          <ToolButton
-            icon={ZoomOutOutlined}
-            label={WORDS.zoomOut}
-            onClick={() => zoomBy(1 / ZOOM_STEP)}
-          />
-          <ToolButton icon={CompressOutlined} label={WORDS.fit} onClick={fit} />
-        </div>
+      <div className={styles.map}>
+        <Surface
+          surface={surface}
+          label={onTap ? WORDS.mapToTap : WORDS.mapToSee}
+          over={onCountry}
+          onTap={(pixel) => onTap?.(onPlane(view, pixel))}
+          tapsMiddle
+          testId="country-map"
+        >
+          <Country drawing={drawing} view={view} />
+        </Surface>
       </div>
       <figcaption className={styles.margin}>{marginWords(drawing)}</figcaption>
     </figure>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { placeLabels, type Label, type Obstacles } from '@/sketch/labels';
-import type { Mark, Scene } from '@/sketch/scene';
+import type { Mark, Named } from '@/sketch/scene';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import { CairnStones } from '@/ui/cairn-mark';
 import { FeatureMark } from '@/ui/feature-mark';
@@ -8,7 +8,7 @@ import { ellipseAt } from './ellipse-at';
 import styles from './names.module.css';
 
 interface Props {
-  scene: Scene;
+  named: Named;
   view: View;
   /** What labels keep off: the way home with its plate, the scale bar, the arrows. */
   obstacles: Obstacles;
@@ -21,14 +21,14 @@ interface Props {
 const keysOf = (entry: number) => [`s${entry}`, `a${entry}`, `l${entry}`];
 
 /** The start's cairn, the traveller, what was seen, and as many names as there is room for. */
-export function Names({ scene, view, obstacles, size, selected = null }: Props) {
-  const marks = useMemo(() => scene.outings.flatMap((outing) => outing.marks), [scene]);
+export function Names({ named, view, obstacles, size, selected = null }: Props) {
+  const { marks } = named;
   const labels = useMemo(() => {
     const keys = selected === null ? [] : keysOf(selected);
     const key = marks.find((mark) => keys.includes(mark.key))?.key ?? null;
     const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
-    return placeLabels(scene, view, obstacles, sheet, key);
-  }, [marks, scene, view, obstacles, size, selected]);
+    return placeLabels(named, view, obstacles, sheet, key);
+  }, [marks, named, view, obstacles, size, selected]);
   return (
     <g data-testid="names">
       {marks.map((mark) => (
@@ -42,6 +42,14 @@ export function Names({ scene, view, obstacles, size, selected = null }: Props) 
     </g>
   );
 }
+
+/** Marks of a plan and of a fix, about their point. */
+const SYMBOLS: Readonly<Partial<Record<Mark['kind'], string>>> = {
+  point: 'M-5 0a5 5 0 1 0 10 0a5 5 0 1 0 -10 0Z',
+  attack: 'M-6 5H6L0 -6Z',
+  known: 'M-6 5H6L0 -6Z',
+  here: 'M-10 0H10M0 -10V10',
+};
 
 interface SymbolProps {
   mark: Mark;
@@ -62,6 +70,11 @@ function Symbol({ mark, pixel, view }: SymbolProps) {
     );
   }
   if (mark.kind === 'station') return null;
+  const symbol = SYMBOLS[mark.kind];
+  if (symbol) {
+    const transform = `translate(${pixel.x} ${pixel.y})`;
+    return <path className={styles[mark.kind]} transform={transform} d={symbol} />;
+  }
   return (
     <>
       {mark.uncertainty && (

@@ -1,9 +1,8 @@
 import type { OutingNorths } from '@/core/north/outing-norths';
 import { angleText, signedDifference } from '@/core/units/angle';
-import { polar } from '@/core/units/plane';
+import { polar, type PlanePoint } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
 import type { Box } from '@/sketch/labels';
-import { scenePoints, type Scene } from '@/sketch/scene';
 import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import styles from './furniture.module.css';
 
@@ -24,8 +23,12 @@ export const arrowsBox = ({ x, y }: Pixel): Box => ({
 });
 
 /** The foot of the arrows: in the corner where the fewest stations are, the top right if it may. */
-export function arrowsFoot(scene: Scene, view: View, { width, height }: Size): Pixel {
-  const stations = scenePoints(scene).map((point) => onScreen(view, point));
+export function arrowsFoot(
+  points: readonly PlanePoint[],
+  view: View,
+  { width, height }: Size,
+): Pixel {
+  const stations = points.map((point) => onScreen(view, point));
   const corners = [
     { x: width - FOOT_X, y: FOOT_Y },
     { x: FOOT_X, y: FOOT_Y },
@@ -72,7 +75,8 @@ function Arrow({ turn, name, angle, className }: ArrowProps) {
 }
 
 interface Props {
-  norths: OutingNorths;
+  /** Null where true north is all that is drawn. */
+  norths: OutingNorths | null;
   foot: Pixel;
   /** The bearing that is up. */
   up: Degrees;
@@ -80,8 +84,15 @@ interface Props {
 
 /** All norths that are known, with the declination. */
 export function NorthArrows({ norths, foot, up }: Props) {
-  const { declinationEast, convergenceEast } = norths;
   const transform = `translate(${foot.x} ${foot.y})`;
+  if (!norths) {
+    return (
+      <g transform={transform}>
+        <Arrow turn={signedDifference(up, 0)} name="true" className={styles.true} />
+      </g>
+    );
+  }
+  const { declinationEast, convergenceEast } = norths;
   if (declinationEast === null) {
     return (
       <g transform={transform}>

@@ -30,13 +30,21 @@ function useSize(svg: Svg): Size {
 }
 
 /** Pan and zoom by wheel, drag and pinch. */
-function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): void {
+function useZoomBehaviour(
+  svg: Svg,
+  view: View,
+  onMoved: (view: View) => void,
+  inPage: boolean,
+): void {
   const turn = useRef(view.turn);
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   useEffect(() => {
     const element = svg.current;
     if (!element) return;
     const created = zoom<SVGSVGElement, unknown>()
+      .filter((event: MouseEvent) =>
+        event.type === 'wheel' ? !inPage || event.ctrlKey : !event.ctrlKey && !event.button,
+      )
       .scaleExtent(ZOOM_LIMITS)
       .clickDistance(CLICK_PIXELS)
       .on('zoom', (event: { transform: View; sourceEvent: unknown }) => {
@@ -49,7 +57,7 @@ function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): 
     return () => {
       selection.on('.zoom', null);
     };
-  }, [svg, onMoved]);
+  }, [svg, onMoved, inPage]);
   // The behaviour has to know the view that is shown, so that a drag begins where the picture is.
   useEffect(() => {
     const element = svg.current;
@@ -60,13 +68,13 @@ function useZoomBehaviour(svg: Svg, view: View, onMoved: (view: View) => void): 
   }, [svg, view]);
 }
 
-/** The view of the sketch. Until the person moves it, it shows what it is told to fit. */
-export function useView(svg: Svg, toFit: (size: Size) => View) {
+/** The view of a surface. Until the person moves it, it shows what `toFit` says. */
+export function useView(svg: Svg, toFit: (size: Size) => View, inPage = false) {
   const size = useSize(svg);
   const [moved, setMoved] = useState<View | null>(null);
   const fitted = useMemo(() => toFit(size), [toFit, size]);
   const view = moved ?? fitted;
-  useZoomBehaviour(svg, view, setMoved);
+  useZoomBehaviour(svg, view, setMoved, inPage);
   const zoomBy = useCallback(
     (factor: number) => {
       const { k, x, y } = view;

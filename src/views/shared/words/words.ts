@@ -11,6 +11,9 @@ export const SHARED_WORDS = {
   save: 'Save',
   undo: 'Undo',
   share: 'Share',
+  zoomIn: 'Zoom in',
+  zoomOut: 'Zoom out',
+  fit: 'Fit',
   within: (metres: Metres, place: string) => `Within ${uncertaintyText(metres)} of ${place} (95 %)`,
 } as const;
 

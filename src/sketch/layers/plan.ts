@@ -1,0 +1,57 @@
+import type { Plan } from '@/core/navigation/route/plan';
+import { planePointOf } from '@/core/place/geodesic';
+import type { Position } from '@/core/readings/position';
+import { polar, sumOf } from '@/core/units/plane';
+import { visibleText } from '@/core/units/visible';
+import { NO_LAYER, type Layer, type LayerLine } from '../layer';
+import type { Mark } from '../scene';
+
+/** What a plan is drawn with: the track of an outing that follows it. */
+export interface WalkedOn {
+  readonly track: readonly Position[];
+  readonly here: Position | null;
+}
+
+const isSame = (one: Position, other: Position) =>
+  one.latitude === other.latitude && one.longitude === other.longitude;
+
+/**
+ * A planned route, in metres about its first point, true north up: its points with how far off each
+ * one may arrive, its legs by their number, where it aims off, and what was walked on it.
+ */
+export function planLayer({ route, positions, legs }: Plan, walked: WalkedOn | null): Layer {
+  const [origin] = positions;
+  if (!origin) return NO_LAYER;
+  const plane = (position: Position) => planePointOf(origin, position);
+  const points = positions.map(plane);
+  const marks = route.points.map(({ name, isAttack }, number): Mark => {
+    // A name is said once where a route comes back to a place.
+    const isRepeated = route.points
+      .slice(0, number)
+      .some(
+        (earlier, index) => earlier.name === name && isSame(positions[index]!, positions[number]!),
+      );
+    return {
+      key: `p${number}`,
+      kind: isAttack ? 'attack' : 'point',
+      text: isRepeated ? '' : visibleText(name),
+      ...points[number]!,
+    };
+  });
+  const lines = legs.flatMap(({ number, aim }): LayerLine[] => {
+    const [from, to] = [points[number - 1]!, points[number]!];
+    const leg: LayerLine = { kind: 'leg', number, points: [from, to] };
+    if (!aim?.ok) return [leg];
+    const { bearingDegrees, distanceMetres } = aim.aim;
+    const corner = sumOf(from, polar(bearingDegrees, distanceMetres));
+    return [leg, { kind: 'aim', points: [from, corner, to] }];
+  });
+  const track = walked?.track.map(plane) ?? [];
+  const here = walked?.here ? plane(walked.here) : null;
+  return {
+    ellipses: legs.map(({ number, ellipse }) => ({ ...points[number]!, ellipse })),
+    circles: [],
+    lines: track.length > 1 ? [...lines, { kind: 'walked', points: track }] : lines,
+    marks: here ? [...marks, { key: 'here', kind: 'here', text: '', ...here }] : marks,
+  };
+}

@@ -1,0 +1,97 @@
+'use client';
+import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
+import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
+import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
+import { useRef, type MouseEvent, type ReactNode, type RefObject } from 'react';
+import type { Pixel, Size, View } from '@/sketch/view';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { SHARED_WORDS } from '@/views/shared/words/words';
+import styles from './surface.module.css';
+import { useView, type ViewControls } from './use-view';
+import { onKeyOf, viewKeys, ZOOM_STEP, type KeyActions } from './view-keys';
+
+/** A drawing surface: its view and what moves it. */
+export interface SurfaceControls extends ViewControls {
+  readonly svg: RefObject<SVGSVGElement | null>;
+}
+
+/**
+ * The one drawing surface: moved by drag, wheel, pinch and keys. Until it is moved it shows what
+ * `toFit` says. `inPage` is one within a page that scrolls: the wheel then zooms with Ctrl.
+ */
+export function useSurface(toFit: (size: Size) => View, inPage = false): SurfaceControls {
+  const svg = useRef<SVGSVGElement>(null);
+  return { svg, ...useView(svg, toFit, inPage) };
+}
+
+interface Props {
+  surface: SurfaceControls;
+  /** What it shows, for those who don't see it. */
+  label: string;
+  /** The name of its tools, where that is another. */
+  toolsLabel?: string;
+  /** What lies under the drawing and over it, in sheets of their own. */
+  under?: ReactNode;
+  over?: ReactNode;
+  /** A place was tapped; Enter and space tap the middle where `tapsMiddle` says so. */
+  onTap?: (pixel: Pixel) => void;
+  tapsMiddle?: boolean;
+  /** Keys beside those of every surface. */
+  keys?: KeyActions;
+  /** Tools beside those of every surface. */
+  tools?: ReactNode;
+  inPage?: boolean;
+  testId: string;
+  children: ReactNode;
+}
+
+/** The surface with its tools: below the drawing, never on it. */
+export function Surface(props: Props) {
+  const { surface, label, toolsLabel = label, under, over, onTap, tapsMiddle, keys, tools } = props;
+  const { svg, size, zoomBy, fit } = surface;
+  const tap = (event: MouseEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    onTap?.({ x: event.clientX - box.left, y: event.clientY - box.top });
+  };
+  const tapMiddle = () => onTap?.({ x: size.width / 2, y: size.height / 2 });
+  const taps: KeyActions = tapsMiddle ? { Enter: tapMiddle, ' ': tapMiddle } : {};
+  const isSized = size.width > 0;
+  return (
+    <div className={styles.pane} data-in-page={props.inPage || undefined}>
+      <div className={styles.sheet}>
+        {isSized && under}
+        <svg
+          ref={svg}
+          className={styles.drawing}
+          role="application"
+          aria-label={label}
+          tabIndex={0}
+          onClick={tap}
+          onKeyDown={onKeyOf({ ...viewKeys(surface), ...taps, ...keys })}
+          data-testid={props.testId}
+        >
+          {isSized && props.children}
+        </svg>
+        {over && (
+          <svg className={styles.over} aria-hidden="true">
+            {isSized && over}
+          </svg>
+        )}
+      </div>
+      <div className={styles.tools} role="toolbar" aria-label={toolsLabel}>
+        <ToolButton
+          icon={ZoomInOutlined}
+          label={SHARED_WORDS.zoomIn}
+          onClick={() => zoomBy(ZOOM_STEP)}
+        />
+        <ToolButton
+          icon={ZoomOutOutlined}
+          label={SHARED_WORDS.zoomOut}
+          onClick={() => zoomBy(1 / ZOOM_STEP)}
+        />
+        <ToolButton icon={CompressOutlined} label={SHARED_WORDS.fit} onClick={fit} />
+        {tools}
+      </div>
+    </div>
+  );
+}
