@@ -1,24 +1,26 @@
+import {
+  angleDisagrees,
+  angleOld,
+  annualChangeLarge,
+  farNorthCompass,
+  modelOutsideWindow,
+  nearPole,
+  northContradicts,
+  startLikePosition,
+} from './header';
 import { isRemark } from '../entries/entry';
 import type { Solution } from '../survey/solution';
 import { type FigureUnits, forPlane } from '../units/figures';
-import { angleDisagrees } from './header/angle-disagrees';
-import { annualChangeLarge } from './header/annual-change-large';
-import { nearPole } from './header/near-pole';
-import { startLikePosition } from './header/start-like-position';
 import { misclosureUnexplained } from './legs/misclosure-unexplained';
 import { paceDisagrees } from './legs/pace-disagrees';
 import { paceLengthOdd } from './legs/pace-length-odd';
-import { angleOld } from './header/angle-old';
 import { backBearingOff } from './legs/back-bearing-off';
 import type { Check, Warning } from './check';
 import { expectedOtherWay } from './legs/expected-other-way';
-import { farNorthCompass } from './header/far-north-compass';
 import { groundWithoutPace } from './legs/ground-without-pace';
 import { fixDisagrees } from './legs/fix-disagrees';
 import { blunderLikely } from './legs/blunder-likely';
 import { legShort } from './legs/leg-short';
-import { northContradicts } from './header/north-contradicts';
-import { modelOutsideWindow } from './header/model-outside-window';
 import { paceImplausible } from './legs/pace-implausible';
 import { nameLikeReference } from './legs/name-like-reference';
 import { sameLegTwice } from './legs/same-leg-twice';

@@ -2,7 +2,7 @@ import type { LineHome, SearchForHome } from '../errors/arrivals';
 import { bearingVariance, distanceVariance } from '../errors/own-errors';
 import type { Walk } from '../errors/random-walks';
 import type { SharedSum } from '../errors/shared-errors';
-import { fineness } from '../errors/sources/fineness';
+import { fineness } from '../errors/sources';
 import type { SharedError } from '../errors/sources/source';
 import { finenessDegrees } from '../readings/bearing';
 import { homeMeans } from '../survey/home-means';

@@ -1,11 +1,14 @@
-import { declinationDoubled, declinationOmitted, declinationReversed } from './bearing/declination';
-import { digitsTransposed, hundredDegrees, tenDegrees } from './bearing/degrees-off';
-import { halfCircle } from './bearing/half-circle';
-import { hundredMetres, tenPaces } from './distance/beads';
-import { doublePaces, singleSteps, unit } from './distance/units';
-import { boxSide } from './line/box-side';
-import { notWritten } from './line/not-written';
-import { writtenTwice } from './line/written-twice';
+import { boxSide, notWritten, writtenTwice } from './line';
+import { doublePaces, hundredMetres, singleSteps, tenPaces, unit } from './distance';
+import {
+  declinationDoubled,
+  declinationOmitted,
+  declinationReversed,
+  digitsTransposed,
+  halfCircle,
+  hundredDegrees,
+  tenDegrees,
+} from './bearing';
 import type { Slip } from './slip';
 
 /** The slips of a bearing by itself, which a sighting may have as well as a leg. */
