@@ -1,7 +1,7 @@
-import { wrap } from 'comlink';
 import { sumArrivals, type Arrivals, type HomeDetection } from '../core/errors/arrivals';
 import { CHUNK_TRIALS, type Walk } from '../core/errors/random-walks';
-import type { ArrivalsWorker } from './arrivals-protocol';
+import type { ArrivalsWorker } from './arrivals-run';
+import { WorkerCalls } from './worker-call';
 
 /** Chunks given to a worker at a time: some ten milliseconds, so that a cancel works soon. */
 const BATCH = 32;
@@ -21,22 +21,6 @@ export interface ArrivalsRequest {
   readonly signal: AbortSignal;
 }
 
-/** The first of the work, a failure of the worker, or its silence. */
-function guarded<Value>(work: Promise<Value>, worker: Worker): Promise<Value> {
-  return new Promise<Value>((resolve, reject) => {
-    const timer = setTimeout(() => reject(new Error('the worker is silent')), LONGEST_SILENCE_MS);
-    const settle = (action: () => void) => {
-      clearTimeout(timer);
-      action();
-    };
-    worker.onerror = () => settle(() => reject(new Error('the worker failed')));
-    work.then(
-      (value) => settle(() => resolve(value)),
-      (reason: unknown) => settle(() => reject(reason as Error)),
-    );
-  });
-}
-
 /** Gives batches of chunks to workers, and collects their results in order. */
 class Batches {
   private readonly parts: Arrivals[] = [];
@@ -54,15 +38,14 @@ class Batches {
   }
 
   /** Lets one worker simulate batch after batch, until none is left or the run is cancelled. */
-  async runOn(worker: Worker): Promise<void> {
+  async runOn(calls: WorkerCalls<ArrivalsWorker>): Promise<void> {
     const { walk, seed, trials, home, onProgress, signal } = this.request;
-    const remote = wrap<ArrivalsWorker>(worker);
     while (this.next < this.chunks && !signal.aborted) {
       const firstChunk = this.next;
       this.next += BATCH;
       const drawn = firstChunk < DRAWN_CHUNKS ? DRAWN_A_CHUNK : 0;
       const job = { walk, seed, firstChunk, chunks: BATCH, trials, home, drawn };
-      const found = await guarded(remote.run(job), worker);
+      const found = await calls.ask((remote) => remote.run(job), LONGEST_SILENCE_MS);
       for (const [index, part] of found.entries()) this.parts[firstChunk + index] = part;
       this.done += found.length;
       if (!signal.aborted) onProgress(this.done / this.chunks);
@@ -82,12 +65,16 @@ export async function arrivalsInWorkers(request: ArrivalsRequest): Promise<Arriv
   const batches = new Batches(request);
   const workers = Array.from(
     { length: batches.workers },
-    () => new Worker(new URL('./arrivals.worker.ts', import.meta.url), { type: 'module' }),
+    () =>
+      new WorkerCalls<ArrivalsWorker>(
+        new Worker(new URL('./arrivals.worker.ts', import.meta.url), { type: 'module' }),
+        'simulation',
+      ),
   );
   try {
     await Promise.all(workers.map((worker) => batches.runOn(worker)));
   } finally {
-    for (const worker of workers) worker.terminate();
+    for (const worker of workers) worker.stop();
   }
   return request.signal.aborted ? null : batches.sum;
 }

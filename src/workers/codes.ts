@@ -1,24 +1,13 @@
-import { wrap, type Remote } from 'comlink';
-import type { CodesWorker } from './codes-protocol';
+import type { CodesWorker } from './read-code';
+import { WorkerCalls } from './worker-call';
 
 /** Reads QR codes from pictures in a worker, one picture at a time. */
 export class CodeReader {
-  private readonly worker = new Worker(new URL('./codes.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  private readonly remote: Remote<CodesWorker> = wrap<CodesWorker>(this.worker);
+  private readonly calls = new WorkerCalls<CodesWorker>(
+    new Worker(new URL('./codes.worker.ts', import.meta.url), { type: 'module' }),
+    'reader of codes',
+  );
   private waiting = 0;
-  /** Rejects when the worker can't be loaded or dies: its answer would never come. */
-  private readonly death = new Promise<never>((_resolve, reject) => {
-    const died = () => reject(new Error('the reader of codes stopped'));
-    this.worker.addEventListener('error', died);
-    this.worker.addEventListener('messageerror', died);
-  });
-
-  constructor() {
-    // Whoever waits for a picture is told; without one, nobody has to be.
-    this.death.catch(() => undefined);
-  }
 
   /** True while a picture is being read: a camera's next one may be skipped. */
   get busy(): boolean {
@@ -29,13 +18,13 @@ export class CodeReader {
   async read({ data, width, height }: ImageData): Promise<Uint8Array | null> {
     this.waiting++;
     try {
-      return await Promise.race([this.remote.read(data, width, height), this.death]);
+      return await this.calls.ask((remote) => remote.read(data, width, height));
     } finally {
       this.waiting--;
     }
   }
 
   stop(): void {
-    this.worker.terminate();
+    this.calls.stop();
   }
 }

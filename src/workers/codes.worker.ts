@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { CodesWorker } from './codes-protocol';
+import type { CodesWorker } from './read-code';
 import { readCode } from './read-code';
 
 expose({ read: readCode } satisfies CodesWorker);

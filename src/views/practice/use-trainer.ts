@@ -2,7 +2,7 @@
 import type { Remote } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { trainer } from '@/workers/practice/practice';
-import type { PracticeWorker } from '@/workers/practice/practice-protocol';
+import type { PracticeWorker } from '@/workers/practice/practice-run';
 
 /** What the worker answers. */
 export type Asked<Value> =

@@ -1,8 +1,8 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { AreaParts } from '../../core/navigation/area-answer';
 import { Factor } from '../../core/survey/network/factor';
-import { oneJob } from '../one-job';
-import type { AreaJob, AreasWorker } from './areas-protocol';
+import { oneJob } from '../worker-call';
+import type { AreaJob, AreasWorker } from './areas-run';
 
 /** An adjustment that is under way. */
 export interface AreaRun {
@@ -14,9 +14,10 @@ export interface AreaRun {
 /** Adjusts an area in a worker of its own. */
 export function adjustInWorker(job: AreaJob, onRound: (round: number) => void): AreaRun {
   const worker = new Worker(new URL('./areas.worker.ts', import.meta.url), { type: 'module' });
-  const ask = () =>
-    wrap<AreasWorker>(worker).solve(job, proxy(onRound)) as unknown as Promise<AreaParts>;
-  const { answer, stop } = oneJob(worker, ask);
+  const { answer, stop } = oneJob<AreasWorker, AreaParts>(
+    worker,
+    (remote) => remote.solve(job, proxy(onRound)) as unknown as Promise<AreaParts>,
+  );
   return { parts: answer.then(restored), stop };
 }
 

@@ -1,9 +1,34 @@
-import { legHeights } from '../../core/navigation/route/leg-heights';
+import { legHeights, type LegHeights } from '../../core/navigation/route/leg-heights';
 import { fail, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../../formats/format';
 import { readHeights } from '../../formats/heights';
 import type { HeightFile } from '../../formats/heights/height-format';
-import type { HeightsAnswer, HeightsJob } from './heights-protocol';
+import type { Position } from '../../core/readings/position';
+
+/** Files of heights, and the points of a route. Plain data, so that it can be posted. */
+export interface HeightsJob {
+  readonly files: readonly { readonly name: string; readonly content: Blob }[];
+  /** The projection of the route's map, for a file that names none. */
+  readonly map: string;
+  readonly positions: readonly Position[];
+}
+
+export type HeightsAnswer =
+  | {
+      readonly kind: 'read';
+      /** Of each leg; null where none of its heights is known. */
+      readonly legs: readonly (LegHeights | null)[];
+      /** True where a file's metres were taken for those of the map. */
+      readonly isOfMap: boolean;
+    }
+  /** The first file that could not be read. */
+  | { readonly kind: 'unread'; readonly name: string; readonly faults: readonly FileFault[] };
+
+/** What the worker that reads heights offers. */
+export interface HeightsWorker {
+  /** Tells the share of the legs that is done. */
+  read(job: HeightsJob, onProgress: (share: number) => void): Promise<HeightsAnswer>;
+}
 
 /** Reads a file; one that isn't whole is told as a fault: the package for TIFF throws at it. */
 async function readWhole(

@@ -1,6 +1,6 @@
-import { proxy, wrap } from 'comlink';
-import { oneJob, type OneJob } from '../one-job';
-import type { HeightsAnswer, HeightsJob, HeightsWorker } from './heights-protocol';
+import { proxy } from 'comlink';
+import { oneJob, type OneJob } from '../worker-call';
+import type { HeightsAnswer, HeightsJob, HeightsWorker } from './heights-run';
 
 /** Reads a file of heights in a worker of its own. */
 export function readHeightsInWorker(
@@ -8,6 +8,7 @@ export function readHeightsInWorker(
   onProgress: (share: number) => void,
 ): OneJob<HeightsAnswer> {
   const worker = new Worker(new URL('./heights.worker.ts', import.meta.url), { type: 'module' });
-  const ask = () => wrap<HeightsWorker>(worker).read(job, proxy(onProgress));
-  return oneJob<HeightsAnswer>(worker, ask);
+  return oneJob<HeightsWorker, HeightsAnswer>(worker, (remote) =>
+    remote.read(job, proxy(onProgress)),
+  );
 }

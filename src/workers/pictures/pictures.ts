@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import { WorkerCalls } from '../worker-call';
 import type { OpenPicture, PictureAnswer, PicturesWorker } from './pictures-protocol';
 
 /** What a reading that was stopped rejects with, in words. */
@@ -6,39 +6,25 @@ export class Stopped extends Error {}
 
 /** Decodes pictures and cuts them into tiles in a worker of its own. */
 export class PictureReader {
-  private readonly worker = new Worker(new URL('./pictures.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  private readonly remote: Remote<PicturesWorker> = wrap<PicturesWorker>(this.worker);
-  /** Rejects when the worker can't be loaded or dies: its answer would never come. */
-  private end: (error: Error) => void = () => undefined;
-  private readonly death = new Promise<never>((_resolve, reject) => {
-    this.end = reject;
-    this.worker.addEventListener('error', () =>
-      reject(new Error('the reader of pictures stopped')),
-    );
-  });
-
-  constructor() {
-    // Whoever waits for a picture is told; without one, nobody has to be.
-    this.death.catch(() => undefined);
-  }
+  private readonly calls = new WorkerCalls<PicturesWorker>(
+    new Worker(new URL('./pictures.worker.ts', import.meta.url), { type: 'module' }),
+    'reader of pictures',
+  );
 
   prepare(file: Blob, mayScale: boolean): Promise<PictureAnswer> {
-    return Promise.race([this.remote.prepare(file, mayScale), this.death]);
+    return this.calls.ask<PictureAnswer>((remote) => remote.prepare(file, mayScale));
   }
 
   open(file: Blob): Promise<OpenPicture | null> {
-    return Promise.race([this.remote.open(file), this.death]);
+    return this.calls.ask((remote) => remote.open(file));
   }
 
   tile(level: number, column: number, row: number): Promise<ImageBitmap | null> {
-    return Promise.race([this.remote.tile(level, column, row), this.death]);
+    return this.calls.ask((remote) => remote.tile(level, column, row));
   }
 
-  /** Ends the worker; who waits for it is told so in these words. */
+  /** Ends the worker; calls under way reject with these words. */
   stop(words = ''): void {
-    this.end(new Stopped(words));
-    this.worker.terminate();
+    this.calls.stop(new Stopped(words));
   }
 }

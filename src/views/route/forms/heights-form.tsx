@@ -7,7 +7,7 @@ import type { LegHeights } from '@/core/navigation/route/leg-heights';
 import type { Route } from '@/core/model/route';
 import { HEIGHT_ENDINGS } from '@/formats/heights/endings';
 import { PressButton } from '@/ui/controls/press-button';
-import type { HeightsAnswer } from '@/workers/heights/heights-protocol';
+import type { HeightsAnswer } from '@/workers/heights/heights-run';
 import styles from '../route.module.css';
 import { demoHeights } from './demo-heights';
 import { HEIGHT_WORDS as WORDS } from './height-words';

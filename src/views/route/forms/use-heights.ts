@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Plan } from '@/core/navigation/route/plan';
 import { gridOfRoute } from '@/core/navigation/route/points';
-import type { OneJob } from '@/workers/one-job';
+import type { OneJob } from '@/workers/worker-call';
 import { readHeightsInWorker } from '@/workers/heights/heights';
-import type { HeightsAnswer } from '@/workers/heights/heights-protocol';
+import type { HeightsAnswer } from '@/workers/heights/heights-run';
 
 /** What is known of the heights along a route. */
 export type Heights =
