@@ -21,7 +21,7 @@ export class WorkerCalls<Offers> {
     this.end.catch(() => undefined);
   }
 
-  /** Asks the worker. `longestMs` is how long it may be silent: longer, and it is taken for dead. */
+  /** Asks the worker; one that is silent for more than `longestMs` is taken for dead. */
   async ask<Value>(
     question: (remote: Remote<Offers>) => Promise<Value>,
     longestMs?: number,
