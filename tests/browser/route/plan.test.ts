@@ -5,7 +5,7 @@ import { planned } from '../../support/route/demo-route';
 import { findingsInThemes } from '../../support/browser/axe';
 import { chooseFrom } from '../../support/browser/choose-from';
 import { folder, offerFile } from '../../support/browser/offer';
-import { PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
+import { DESK, PHONE, sharedVisitor, type Visitor } from '../../support/browser/visitor';
 
 /** Starts a route with a declination that stays what it is. */
 async function newRoute(visitor: Visitor, name: string) {
@@ -22,6 +22,58 @@ async function typedPoint(visitor: Visitor, name: string, place: string) {
   await visitor.pick('Add the point');
   await visitor.reads('[data-testid=legs-of-route]', new RegExp(name));
 }
+
+describe('the drawing of a route', () => {
+  const shared = sharedVisitor(DESK);
+  const DRAWING = '[data-testid=route-drawing]';
+  /** Where the first leg is drawn, and which leg is chosen. */
+  const state = (page: Visitor['page']) =>
+    page.$eval(DRAWING, (drawing) => {
+      const legs = [...drawing.querySelectorAll('[data-kind=leg]')];
+      return {
+        first: legs[0]?.getAttribute('points') ?? '',
+        chosen: legs.findIndex((leg) => leg.getAttribute('data-chosen') === 'true') + 1,
+      };
+    });
+
+  it('chooses a leg by a tap and by keys, and leaves the wheel to the page', async () => {
+    const { visitor } = shared;
+    const { page } = visitor;
+    await visitor.goto('route');
+    await visitor.pick('Open the demo route');
+    const drawing = (await page.waitForSelector(`${DRAWING} [data-kind=leg]`))!;
+    await drawing.evaluate((leg) => leg.scrollIntoView({ block: 'center' }));
+    const { first } = await state(page);
+    const [a, b] = first.split(' ').map((pair) => pair.split(',').map(Number));
+    const box = (await (await page.$(DRAWING))!.boundingBox())!;
+    const middle = { x: box.x + (a![0]! + b![0]!) / 2, y: box.y + (a![1]! + b![1]!) / 2 };
+    await page.mouse.click(middle.x, middle.y);
+    await page.waitForSelector(`${DRAWING} [data-chosen=true]`);
+    expect((await state(page)).chosen).toBe(1);
+    await page.$eval(DRAWING, (svg) => (svg as SVGSVGElement).focus());
+    await page.keyboard.press('PageDown');
+    await page.waitForSelector(`${DRAWING} [data-chosen=false] ~ [data-chosen=true]`);
+    expect((await state(page)).chosen).toBe(2);
+
+    await page.mouse.move(middle.x, middle.y);
+    await page.mouse.wheel({ deltaY: -120 });
+    expect((await state(page)).first).toBe(first);
+    await page.keyboard.press('+');
+    await page.waitForFunction(
+      (selector, before) => document.querySelector(selector)?.getAttribute('points') !== before,
+      {},
+      `${DRAWING} [data-kind=leg]`,
+      first,
+    );
+    await visitor.choose('Fit');
+    await page.waitForFunction(
+      (selector, before) => document.querySelector(selector)?.getAttribute('points') === before,
+      {},
+      `${DRAWING} [data-kind=leg]`,
+      first,
+    );
+  });
+});
 
 describe('a route', () => {
   const shared = sharedVisitor(PHONE);

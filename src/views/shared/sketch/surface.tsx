@@ -17,7 +17,8 @@ export interface SurfaceControls extends ViewControls {
 
 /**
  * The one drawing surface: moved by drag, wheel, pinch and keys. Until it is moved it shows what
- * `toFit` says. `inPage` is one within a page that scrolls: the wheel then zooms with Ctrl.
+ * `toFit` says. `inPage` is one within a page that scrolls: the wheel then zooms with Ctrl, and two
+ * fingers move it.
  */
 export function useSurface(toFit: (size: Size) => View, inPage = false): SurfaceControls {
   const svg = useRef<SVGSVGElement>(null);
@@ -58,7 +59,7 @@ export function Surface(props: Props) {
   const isSized = size.width > 0;
   return (
     <div className={styles.pane} data-in-page={props.inPage || undefined}>
-      <div className={styles.sheet}>
+      <div className={styles.sheet} data-sheet>
         {isSized && under}
         <svg
           ref={svg}

@@ -29,6 +29,13 @@ function useSize(svg: Svg): Size {
   return size;
 }
 
+/** True for what moves the drawing. Within a page one finger and the wheel alone move the page. */
+function moves(event: MouseEvent | TouchEvent, inPage: boolean): boolean {
+  if (event.type === 'wheel') return !inPage || event.ctrlKey;
+  if ('touches' in event) return !inPage || event.touches.length > 1;
+  return !event.ctrlKey && event.button === 0;
+}
+
 /** Pan and zoom by wheel, drag and pinch. */
 function useZoomBehaviour(
   svg: Svg,
@@ -42,9 +49,7 @@ function useZoomBehaviour(
     const element = svg.current;
     if (!element) return;
     const created = zoom<SVGSVGElement, unknown>()
-      .filter((event: MouseEvent) =>
-        event.type === 'wheel' ? !inPage || event.ctrlKey : !event.ctrlKey && !event.button,
-      )
+      .filter((event: MouseEvent | TouchEvent) => moves(event, inPage))
       .scaleExtent(ZOOM_LIMITS)
       .clickDistance(CLICK_PIXELS)
       .on('zoom', (event: { transform: View; sourceEvent: unknown }) => {
