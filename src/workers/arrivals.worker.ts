@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import type { ArrivalsWorker } from './arrivals-run';
-import { runArrivals } from './arrivals-run';
+import { runArrivals, type ArrivalsWorker } from './arrivals-run';
 
 expose({ run: runArrivals } satisfies ArrivalsWorker);

@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import type { CodesWorker } from './read-code';
-import { readCode } from './read-code';
+import { readCode, type CodesWorker } from './read-code';
 
 expose({ read: readCode } satisfies CodesWorker);

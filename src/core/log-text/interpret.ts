@@ -5,8 +5,7 @@ import { suggestedReadings } from '../faults/messages';
 import type { Header } from '../model/header';
 import { PreviewReckoning, type PreviewLeg } from '../navigation/preview';
 import { bareUnitOf } from '../readings/distance';
-import { stationName, stationNamed, type Solution } from '../survey/solution';
-import type { SurveyTools } from '../survey/solution';
+import { stationName, stationNamed, type Solution, type SurveyTools } from '../survey/solution';
 import { readLine, type LineFault, type Repair } from './read-line';
 import { headerLine } from './write-log';
 

@@ -11,9 +11,8 @@ import type { Metres } from '../units/units';
 import { frameOf, LegsAsWalked, PlacesAsWalked } from './dead-reckoning/as-walked';
 import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
-import type { Closure, Legs, Solution } from './solution';
+import type { Closure, Legs, Solution, SurveyTools } from './solution';
 import { computePoints, type Traverse } from './dead-reckoning/traverse';
-import type { SurveyTools } from './solution';
 
 /** What an outing is solved with, beside its own lines. */
 export interface SolveOptions {

@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import type { AreasWorker } from './areas-run';
-import { runArea } from './areas-run';
+import { runArea, type AreasWorker } from './areas-run';
 
 expose({ solve: runArea } satisfies AreasWorker);

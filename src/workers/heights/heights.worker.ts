@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import type { HeightsWorker } from './heights-run';
-import { runHeights } from './heights-run';
+import { runHeights, type HeightsWorker } from './heights-run';
 
 expose({ read: runHeights } satisfies HeightsWorker);

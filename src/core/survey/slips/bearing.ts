@@ -1,9 +1,4 @@
-import {
-  bearingDegrees as degreesOf,
-  CIRCLE,
-  bearingDegrees,
-  type BearingReading,
-} from '../../readings/bearing';
+import { bearingDegrees, CIRCLE, type BearingReading } from '../../readings/bearing';
 import { normalised, signedDifference, COMPASS_POINTS } from '../../units/angle';
 import type { Degrees } from '../../units/units';
 import type { Slip, SlipId, SlipLeg, Instead } from './slip';
@@ -45,7 +40,7 @@ const byDeclination = (
 
 const turned = (bearing: BearingReading, by: Degrees): BearingReading => ({
   unit: 'degrees',
-  value: Math.round(normalised(degreesOf(bearing) + by)) % 360,
+  value: Math.round(normalised(bearingDegrees(bearing) + by)) % 360,
   north: bearing.north,
 });
 
