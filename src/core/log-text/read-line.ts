@@ -8,7 +8,6 @@ import { editDistance } from '../faults/nearest-name';
 import type { Header } from '../model/header';
 import { Refusal, type Cursor } from '../readings/cursor';
 import { bareUnitOf } from '../readings/distance';
-import type { GridReader } from '../readings/place/grid-reader';
 import { LONGEST_NOTE } from '../readings/shape';
 import { fail, ok, type Result } from '../units/result';
 import { HEADER_LINE_BY_KEYWORD } from './header-lines';
@@ -180,12 +179,8 @@ function nearestKeywords(cursor: Cursor, entries: EntryRegistry): string[] {
 }
 
 /** Reads one line of a header by its keyword, as in a field of its own. */
-export function readHeaderLine(
-  keyword: OnceOnly,
-  text: string,
-  grids: GridReader | null = null,
-): Result<Partial<Header>, Fault> {
-  const line = readLine(`${keyword} ${text}`, { ...PLAIN_CONTEXT, grids });
+export function readHeaderLine(keyword: OnceOnly, text: string): Result<Partial<Header>, Fault> {
+  const line = readLine(`${keyword} ${text}`);
   if (!line.ok) return fail(line.fault.fault);
   return ok('header' in line.value ? line.value.header : {});
 }
