@@ -170,6 +170,24 @@ const remark = fc.oneof(
   }),
   fc.record({ kind: fc.constant('expect' as const), wind, note: optional(note) }),
   fc.record({
+    kind: fc.constant('height' as const),
+    unit: fc.constantFrom('metres' as const, 'feet' as const),
+    value: fc.double({ min: -900, max: 9000, noNaN: true }),
+    set: optional(fc.constant(true as const)),
+    note: optional(note),
+  }),
+  fc.record({
+    kind: fc.constant('falls' as const),
+    bearing: bearingReading,
+    steepness: optional(fc.constantFrom('level' as const, 'gentle' as const, 'steep' as const)),
+    note: optional(note),
+  }),
+  fc.record({
+    kind: fc.constant('falls' as const),
+    bearing: bearingReading,
+    slopeDegrees: fc.double({ min: 0, max: 89.9, noNaN: true }),
+  }),
+  fc.record({
     kind: fc.constant('halt' as const),
     minutes: fc.double({ min: 0.01, max: 1440, noNaN: true }),
     note: optional(note),

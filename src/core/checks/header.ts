@@ -1,3 +1,4 @@
+import { inForceAt } from '../survey/in-force';
 import { disagreementText, statedBeside } from '../north/implausible-declination';
 import type { Check } from './check';
 import { yearsSinceMargin } from '../north/outing-norths';
@@ -101,8 +102,7 @@ export const northContradicts: Check = ({ outing, places }) => {
     (entry) => (entry.kind === 'leg' || entry.kind === 'see') && entry.bearing.north === 'magnetic',
   ).length;
   const isShown = outing.show.north === 'magnetic';
-  const isRead = outing.entries.findLast(({ kind }) => kind === 'read');
-  const readsMagnetic = isRead?.kind === 'read' && isRead.north === 'magnetic';
+  const readsMagnetic = inForceAt(outing).readingNorth === 'magnetic';
   if (magnetic === 0 && !isShown && !readsMagnetic) return [];
   const dial = correction === 'by-mark' ? 'The declination scale' : 'The adjusted compass';
   const turned = declinationEast === null ? '' : `, turned by ${angleText(declinationEast)}`;

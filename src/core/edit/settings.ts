@@ -1,9 +1,9 @@
+import { inForceAt } from '../survey/in-force';
 import equal from 'fast-deep-equal';
 import { isLeg, type Entry, type EntryOf } from '../entries/entry';
 import type { HomeReadings } from '../entries/reckoning';
 import type { Header } from '../model/header';
 import { headerOf, type Outing } from '../model/outing';
-import { compassNorth } from '../north/outing-norths';
 import type { North } from '../units/bearing';
 import { addEntries, checked, type Command } from './command';
 import { apply, insertion, type Operation } from './operations';
@@ -56,8 +56,7 @@ export const isGeneralPace = (entry: Entry): entry is EntryOf<'pace'> =>
   entry.kind === 'pace' && entry.ground === undefined;
 
 /** Which north the lines that follow are read from. */
-export const readingNorthAtEnd = (outing: Outing): North =>
-  outing.entries.findLast((entry) => entry.kind === 'read')?.north ?? compassNorth(outing);
+export const readingNorthAtEnd = (outing: Outing): North => inForceAt(outing).readingNorth;
 
 /**
  * Changes the settings of an outing. Readings stay as they were read, each with its north; another

@@ -6,7 +6,7 @@ import type { GridReader } from '../readings/place/grid-reader';
 import type { North } from '../units/bearing';
 import type { FigureUnits } from '../units/figures';
 import type { LineCursor } from './line-cursor';
-import type { FieldFault, Reckoning } from './reckoning';
+import type { FieldFault, InForce, Reckoning } from './reckoning';
 
 /** Columns, from 0, of the parts of a line that a later check may object to. */
 export type Columns = Partial<Record<Field, number>>;
@@ -59,6 +59,8 @@ export interface EntryKind<Schema extends EntrySchema = EntrySchema, Value = z.i
     get(entry: Value): string | undefined;
     set(entry: Value, name: string): Value;
   } | null;
+  /** What it sets for the lines that follow; without it, nothing that reading or sights need. */
+  sets?(entry: Value): Partial<InForce>;
   /** What the line does to the reckoning; returns what is wrong, or null. */
   apply(entry: Value, reckoning: Reckoning): FieldFault | null;
 }
@@ -79,3 +81,14 @@ export const entryKind =
 /** The note as a field, or nothing: an absent note leaves no key behind. */
 export const withNote = (note: string | undefined): { note?: string } =>
   note === undefined ? {} : { note };
+
+/** The parts of a kind that stands by itself and only sets something for the lines that follow. */
+export const setting = <Value>(sets: (entry: Value) => Partial<InForce>) => ({
+  attachesTo: null,
+  station: null,
+  sets,
+  apply(entry: Value, reckoning: Reckoning) {
+    reckoning.set(sets(entry));
+    return null;
+  },
+});

@@ -4,6 +4,7 @@ import * as z from 'zod/mini';
 import type { NO_NORTH } from '../readings/bearing';
 import type { North } from '../units/bearing';
 import type { EntryKind, EntrySchema } from './entry-kind';
+import type { InForce } from './reckoning';
 import { aimKind } from './kinds/in-force/aim';
 import { compassKind } from './kinds/in-force/compass';
 import { haltKind } from './kinds/halt';
@@ -11,7 +12,9 @@ import { homeKind } from './kinds/in-force/home';
 import { atKind } from './kinds/at';
 import { boxKind } from './kinds/box';
 import { expectKind } from './kinds/expect';
+import { fallsKind } from './kinds/falls';
 import { fromKind } from './kinds/from';
+import { heightKind } from './kinds/height';
 import { hereKind } from './kinds/here';
 import { knownKind } from './kinds/known';
 import { landmarkKind } from './kinds/landmark';
@@ -34,6 +37,8 @@ export const ENTRY_KINDS = [
   hereKind,
   atKind,
   seeKind,
+  heightKind,
+  fallsKind,
   knownKind,
   landmarkKind,
   markKind,
@@ -81,6 +86,13 @@ export const entrySchema = z.discriminatedUnion('kind', schemas).check(
       entry.kind !== 'leg' || entry.slopeDegrees === undefined || entry.slopeRatio === undefined,
     'a slope in degrees or as rise over run, not both',
   ),
+  z.refine(
+    (entry) =>
+      entry.kind !== 'falls' ||
+      [entry.steepness, entry.slopeDegrees, entry.slopeRatio].filter((each) => each !== undefined)
+        .length <= 1,
+    'how steep the ground is in one way, not in two',
+  ),
 );
 
 /** A line of the log below its header, as it was read. */
@@ -118,6 +130,11 @@ export class EntryRegistry {
     const found = this.byKind.get(kind);
     if (!found) throw new RangeError(`no kind of line is called ${kind}`);
     return found;
+  }
+
+  /** What an entry sets for the lines that follow; nothing, too, for one of another registry. */
+  setBy(entry: Entry): Partial<InForce> {
+    return this.byKind.get(entry.kind)?.sets?.(entry) ?? {};
   }
 }
 

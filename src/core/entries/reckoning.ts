@@ -15,6 +15,15 @@ export interface FieldFault {
 export const AIMS = ['needle', 'landmark', 'sighted'] as const;
 export type Aim = (typeof AIMS)[number];
 
+/** What a line sets for the lines that follow it, up to the next one that sets the same. */
+export interface InForce {
+  /** The north that a bearing without a letter is from. */
+  readonly readingNorth: North;
+  readonly aim: Aim;
+  /** The compass in use; empty while none is named. */
+  readonly compass: string;
+}
+
 /** The readings of one leg. */
 export interface LegReadings extends SlopeReading {
   readonly bearing: BearingReading;
@@ -70,9 +79,8 @@ export interface Reckoning {
   needsPace(...lengths: (LengthReading | null)[]): FieldFault | null;
   /** Fails while the north of a bearing isn't known. */
   needsNorth(bearing: BearingReading, field: Field): FieldFault | null;
-  setReadingNorth(north: North): void;
-  setAim(aim: Aim): void;
+  /** Sets what holds for the lines that follow. */
+  set(inForce: Partial<InForce>): void;
   setPace(pace: PaceReadings): void;
-  setCompass(name: string): void;
   setHome(home: HomeReadings): void;
 }

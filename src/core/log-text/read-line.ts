@@ -47,7 +47,8 @@ export const PLAIN_CONTEXT: ReadingContext = {
 
 /** The context of the line after an entry that was written by hand. */
 export function contextAfter(context: ReadingContext, entry: Entry): ReadingContext {
-  if (entry.kind === 'read') return { ...context, north: entry.north };
+  const { readingNorth } = ENTRIES.setBy(entry);
+  if (readingNorth) return { ...context, north: readingNorth };
   if (!isLeg(entry)) return context;
   const bareUnit = bareUnitOf(entry.distance);
   return bareUnit === context.bareUnit ? context : { ...context, bareUnit };

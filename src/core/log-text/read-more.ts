@@ -61,8 +61,8 @@ export function readMoreLines(
       lines.push({ ...about, written: canonical, fault: null, repairs: [] });
       entries.push(entry);
       // As in a whole log: one that says what it is was written by a program, in metres.
-      if (!lineOfHeader.has('header')) context = contextAfter(context, entry);
-      else if (entry.kind === 'read') context = { ...context, north: entry.north };
+      const after = contextAfter(context, entry);
+      context = lineOfHeader.has('header') ? { ...context, north: after.north } : after;
     } else {
       const { once } = read.value;
       const firstLine = lines[lineOfHeader.get(once) ?? -1]?.line;

@@ -1,8 +1,7 @@
 import { writeEntry } from '../entries/entry';
+import { inForceAfter, inForceAtTop } from '../survey/in-force';
 import type { OnceOnly } from '../faults/fault';
 import type { Outing } from '../model/outing';
-import { compassNorth } from '../north/outing-norths';
-import type { North } from '../units/bearing';
 import { HEADER_LINES } from './header-lines';
 import type { HeaderLine } from './header-lines/header-line';
 
@@ -27,10 +26,10 @@ export const headerLines = (outing: Outing): string[] =>
 /** An outing as the canonical text of its log: reading and writing it again gives the same text. */
 export function writeLog(outing: Outing): string {
   const lines = headerLines(outing);
-  let read: North = compassNorth(outing);
+  let inForce = inForceAtTop(outing);
   for (const entry of outing.entries) {
-    lines.push(writeEntry(entry, read));
-    if (entry.kind === 'read') read = entry.north;
+    lines.push(writeEntry(entry, inForce.readingNorth));
+    inForce = inForceAfter(inForce, entry);
   }
   return `${lines.join('\n')}\n`;
 }

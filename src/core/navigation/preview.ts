@@ -1,4 +1,4 @@
-import type { Aim, BoxReadings, FieldFault, LegReadings } from '../entries/reckoning';
+import type { InForce, BoxReadings, FieldFault, LegReadings } from '../entries/reckoning';
 import type { HomeReadings, PaceReadings, Reckoning } from '../entries/reckoning';
 import type { Field } from '../faults/fault';
 import type { BearingReading } from '../readings/bearing';
@@ -9,7 +9,6 @@ import { northFault, takeLength } from '../survey/log-state';
 import { unknownStation } from '../survey/dead-reckoning/reducer';
 import { stationNamed, type Solution } from '../survey/solution';
 import { computePoints, emptyTraverse } from '../survey/dead-reckoning/traverse';
-import type { North } from '../units/bearing';
 import { ORIGIN, sumOf, vectorBetween, type PlanePoint, type PlaneUnit } from '../units/plane';
 import type { Degrees, Metres } from '../units/units';
 import { wayAlong, type Way } from './ways/way';
@@ -95,9 +94,7 @@ export class PreviewReckoning implements Reckoning {
     return northFault(this.solution.end, bearing, field);
   }
 
-  setReadingNorth(_north: North): void {}
-  setAim(_aim: Aim): void {}
+  set(_inForce: Partial<InForce>): void {}
   setPace(_pace: PaceReadings): void {}
-  setCompass(_name: string): void {}
   setHome(_home: HomeReadings): void {}
 }

@@ -1,4 +1,4 @@
-import type { Aim, FieldFault, HomeReadings, PaceReadings } from '../entries/reckoning';
+import type { FieldFault, InForce, HomeReadings, PaceReadings } from '../entries/reckoning';
 import type { Means, PaceInUse } from '../errors/means';
 import type { Field } from '../faults/fault';
 import { readingOffset } from '../north/norths';
@@ -16,8 +16,10 @@ export interface GroundPace {
   readonly inUse: PaceInUse;
 }
 
+type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
+
 /** What the lines of a log so far have set for the lines that follow. */
-export interface LogState {
+export interface LogState extends Writable<InForce> {
   /**
    * What one unit of every length is: a pace where all lengths so far are counts and no pace is
    * known. Null while no line has told.
@@ -31,11 +33,6 @@ export interface LogState {
   grounds: Map<string, GroundPace> | null;
   /** The general pace on grounds without one of their own: each is another stride. */
   borrowed: Map<string, GroundPace> | null;
-  aim: Aim;
-  /** The compass in use; empty while none is named. */
-  compass: string;
-  /** The north that a bearing without a letter is from. */
-  readingNorth: North;
   /** What to add to a bearing from each north to get the reference north; NaN if not known. */
   readonly offset: Readonly<Record<North, Degrees>>;
   /** A bearing off the map was walked by the compass as it stands: the declination is ignored. */
@@ -71,9 +68,9 @@ export function initialState(norths: OutingNorths, paces: readonly PaceReadings[
     general: NO_PACE,
     grounds: null,
     borrowed: null,
+    readingNorth: norths.compassNorth,
     aim: 'landmark',
     compass: '',
-    readingNorth: norths.compassNorth,
     offset: { magnetic: offset('magnetic'), true: offset('true'), grid: offset('grid') },
     mapByCompass: norths.mapReadAsMagnetic === true,
     lastSpeed: null,
@@ -175,8 +172,10 @@ const distanceKind = (unit: DistanceReading['unit']): Means['distance'] =>
  * True for a bearing off the map, followed along what the map shows: it names a north other than
  * the one that is read, and that is not the compass's.
  */
-export const isOffMap = (state: Readonly<LogState>, { north }: BearingReading): boolean =>
-  north !== 'magnetic' && north !== state.readingNorth && !state.mapByCompass;
+export const isOffMap = (
+  state: Pick<LogState, 'readingNorth' | 'mapByCompass'>,
+  { north }: BearingReading,
+): boolean => north !== 'magnetic' && north !== state.readingNorth && !state.mapByCompass;
 
 /** The means of a stretch; the same object as long as nothing changes. */
 export function meansOf(

@@ -13,7 +13,7 @@ import type { Degrees, Metres } from '../units/units';
 import type { LogState } from './log-state';
 import type { Places } from './places';
 import type { Stations } from './stations';
-import type { Mark } from './fix/point/observation';
+import type { Mark } from './observations/observation';
 
 /** A leg that came back to a station: where it ended, less the station. */
 export interface Closure {

@@ -1,11 +1,13 @@
 import type { EarthFix } from '@/core/survey/fix/on-earth';
-import { sightLine } from '@/core/survey/fix/point/cuts';
+import { locusOf } from '@/core/survey/observations';
+import { markFor } from '@/core/survey/observations/observation';
 import {
   azimuthOf,
   lengthOf,
   offsetFromLine,
   ORIGIN,
   polar,
+  scaled,
   sumOf,
   vectorBetween,
   type PlanePoint,
@@ -41,21 +43,21 @@ export function fixLayer(found: EarthFix, isClose: boolean): Layer {
   const circles: LayerCircle[] = [];
   const marks = new Map<string, Mark>();
   for (const each of observations) {
-    if (each.kind === 'on-line') {
-      lines.push({ kind: 'path', points: [each.from, each.to] });
+    const locus = locusOf(each);
+    if (!('mark' in each)) {
+      if (each.kind === 'on-line') lines.push({ kind: 'path', points: [each.from, each.to] });
       continue;
     }
-    const { name } = each.mark;
-    const at = each.from ? vectorBetween(each.from, each.mark) : each.mark;
-    if (each.kind === 'length') circles.push({ ...at, radius: each.metres });
+    const at = markFor(each);
+    if (locus?.is === 'circle') circles.push({ ...locus.at, radius: locus.metres });
     let named: PlanePoint = at;
-    if (each.kind === 'bearing') {
-      const { at: from, toward } = sightLine(each);
-      const reach = lengthOf(from) * (1 + BEYOND) + 3 * fix.ellipse.semiMajorMetres;
-      const to = sumOf(from, { east: -reach * toward.east, north: -reach * toward.north });
-      lines.push({ kind: 'sight', points: [from, to] });
-      if (isClose) named = onLine(from, to, polar(azimuthOf(at), NAME_SHARE * reachOf(found)));
+    if (locus?.is === 'line') {
+      const reach = lengthOf(at) * (1 + BEYOND) + 3 * fix.ellipse.semiMajorMetres;
+      const to = sumOf(at, scaled(locus.toward, -reach));
+      lines.push({ kind: 'sight', points: [at, to] });
+      if (isClose) named = onLine(at, to, polar(azimuthOf(at), NAME_SHARE * reachOf(found)));
     }
+    const { name } = each.mark;
     const kind = isClose ? 'station' : 'known';
     marks.set(name, { key: name, kind, text: visibleText(name), ...named });
   }

@@ -1,4 +1,5 @@
 'use client';
+import { inForceAt } from '@/core/survey/in-force';
 import equal from 'fast-deep-equal';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addEntry, type Command, indexNow } from '@/core/edit/command';
@@ -284,8 +285,7 @@ function commandFor(editing: Editing | null, entry: Entry, reason: string): Comm
 }
 
 /** The north of bearings without a letter on a line of the log. */
-const northAt = ({ entries }: Outing, index: number): North =>
-  entries.slice(0, index).findLast((entry) => entry.kind === 'read')?.north ?? 'magnetic';
+const northAt = (outing: Outing, index: number): North => inForceAt(outing, index).readingNorth;
 
 /** What can be done with a line of the log. */
 function useEntryActions(

@@ -72,6 +72,8 @@ describe('the kinds of line', () => {
     expect(attached).toEqual([
       'at: leg',
       'see: station',
+      'height: station',
+      'falls: station',
       'box: leg',
       'passed: leg',
       'halt: station',

@@ -201,6 +201,8 @@ describe('words that are no note without a semicolon', () => {
       ...[
         'leg',
         'here',
+        'height',
+        'falls',
         'known',
         'mark',
         'halt',

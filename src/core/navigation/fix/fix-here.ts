@@ -179,7 +179,7 @@ export function fixHere(
   const here = sights.flatMap(({ sight }) => sight ?? []);
   const fromLog = draft.withLog ? sightsOfLog(solution, sights) : [];
   const around =
-    fromLog.length > 0 ? new StationsAround(asWalked(solution), solution.current) : null;
+    fromLog.length > 0 ? new StationsAround(asWalked(solution).places, solution.current) : null;
   const question = {
     sights: [...here, ...fromLog],
     scale: sharedScale(solution.errors, solution.places.frame.norths),

@@ -1,4 +1,4 @@
-import type { Aim, BoxReadings, FieldFault, LegReadings } from '../../entries/reckoning';
+import type { InForce, BoxReadings, FieldFault, LegReadings } from '../../entries/reckoning';
 import type { HomeReadings, PaceReadings, Reckoning } from '../../entries/reckoning';
 import type { Field } from '../../faults/fault';
 import type { ErrorSettings } from '../../model/error-settings';
@@ -6,7 +6,6 @@ import type { Outing } from '../../model/outing';
 import type { OutingNorths } from '../../north/outing-norths';
 import type { BearingReading } from '../../readings/bearing';
 import type { LengthReading } from '../../readings/distance';
-import type { North } from '../../units/bearing';
 import { isFault, LegRows, type Part } from './leg-row';
 import { SharedUses } from './shared-uses';
 import { initialState, northFault, setPace, takeLength, type LogState } from '../log-state';
@@ -176,24 +175,14 @@ export class Reducer implements Reckoning {
     return northFault(this.state, bearing, field);
   }
 
-  setReadingNorth(north: North): void {
+  set(inForce: Partial<InForce>): void {
     this.rows.forget();
-    this.state.readingNorth = north;
-  }
-
-  setAim(aim: Aim): void {
-    this.rows.forget();
-    this.state.aim = aim;
+    Object.assign(this.state, inForce);
   }
 
   setPace(pace: PaceReadings): void {
     this.rows.forget();
     setPace(this.state, pace);
-  }
-
-  setCompass(name: string): void {
-    this.rows.forget();
-    this.state.compass = name;
   }
 
   setHome(home: HomeReadings): void {

@@ -3,7 +3,7 @@ import { nameKey } from '../../readings/name';
 import type { Position } from '../../readings/position';
 import type { KnownPlace } from '../party/party';
 import { stationNamed, type Solution } from '../solution';
-import type { Mark } from './point/observation';
+import type { Mark } from '../observations/observation';
 import { knownMarks } from './log-sights';
 
 /**

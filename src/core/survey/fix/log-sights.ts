@@ -3,7 +3,7 @@ import type { Outing } from '../../model/outing';
 import { nameKey } from '../../readings/name';
 import { walkLog } from '../log-walk';
 import { stationNamed, type Solution } from '../solution';
-import { aimOfSight, sightDegrees, sightedWith, sightingMeans } from './sighting';
+import { sightDegrees, sightedWith } from './sighting';
 import { squareSigma, type KnownMark, type Sight } from './sights';
 
 /** A sight that the log holds. */
@@ -27,15 +27,14 @@ export function knownMarks({ entries }: Pick<Outing, 'entries'>): Map<string, Kn
 export function logSights(solution: Solution): LogSight[] {
   const marks = knownMarks(solution.outing);
   if (marks.size === 0) return [];
-  const { state, follow } = sightingMeans(solution);
+  const { norths } = solution.places.frame;
   const found: LogSight[] = [];
-  for (const { entry, index, readAt: station } of walkLog(solution)) {
-    follow(entry);
+  for (const { entry, index, readAt: station, inForce } of walkLog(solution)) {
     if (entry.kind === 'see') {
       const mark = marks.get(nameKey(entry.what));
       const degrees = mark && sightDegrees(solution, entry.bearing);
       if (!mark || degrees === null || degrees === undefined) continue;
-      const walked = sightedWith({ ...state, aim: aimOfSight(state) }, entry.bearing);
+      const walked = sightedWith(inForce, entry.bearing, norths);
       const back = entry.back === true;
       const bearing = { bearingDegrees: degrees, back, metres: null };
       found.push({ mark, station, entry: index, walked, ...bearing });
@@ -43,7 +42,7 @@ export function logSights(solution: Solution): LogSight[] {
       const at = stationNamed(solution, entry.name);
       const mark = marks.get(nameKey(entry.name));
       if (at === undefined || !mark) continue;
-      const walked = sightedWith(state, NO_BEARING);
+      const walked = sightedWith(inForce, NO_BEARING, norths);
       const standing = { bearingDegrees: null, back: false, metres: null };
       found.push({ mark, station: at, entry: index, walked, ...standing });
     }

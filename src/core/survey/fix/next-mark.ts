@@ -3,8 +3,8 @@ import { planePointOf } from '../../place/geodesic';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween } from '../../units/plane';
 import { radians, type Degrees, type Metres } from '../../units/units';
 import type { EarthFix } from './on-earth';
-import type { BearingReadAt } from './point/observation';
-import { pointFix, type PointOptions } from './point/point-fix';
+import type { BearingReadAt } from '../observations/bearing';
+import { pointFix, type PointOptions } from '../observations/point-fix';
 import type { KnownMark } from './sights';
 
 /** A place that would help a fix, where to look for it, and what would be left of the ellipse. */

@@ -3,9 +3,10 @@ import type { SharedScale } from '../../errors/sources/source';
 import type { Position } from '../../readings/position';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
 import { degrees, type Degrees } from '../../units/units';
-import { crossing, cutBetween, sightLine } from './point/cuts';
+import type { Observation } from '../observations';
+import { sightLine, type BearingReadAt } from '../observations/bearing';
+import { crossing, cutBetween } from './point/cuts';
 import { bounded, fixBy, misfit, REFUSED_CUT, type Fix, type FixAnswer } from './point/fix';
-import type { BearingReadAt, Observation } from './point/observation';
 import {
   NO_STATIONS,
   observationsOf,

@@ -1,5 +1,5 @@
 import { sharedScale } from '../shared-scale';
-import type { Solution } from '../solution';
+import { asWalked, type Solution } from '../solution';
 import { logSights } from './log-sights';
 import { solvedOnEarth, type EarthFix } from './on-earth';
 import { MOST_READINGS } from './point/fix';
@@ -16,6 +16,6 @@ export function startByFix(solution: Solution): EarthFix | null {
   // The nearest ones to the start, which say the most of it: more are not solved at once.
   const sights = logSights(solution).slice(0, MOST_READINGS);
   const scale = sharedScale(solution.errors, frame.norths);
-  const around = new StationsAround(solution, 0);
+  const around = new StationsAround(asWalked(solution).places, 0);
   return solvedOnEarth({ sights, scale, around, solveCompass: false }).found;
 }

@@ -2,14 +2,15 @@ import type { Walked } from '../../errors/means';
 import { bearingVariance, distanceVariance } from '../../errors/own-errors';
 import type { SharedScale } from '../../errors/sources/source';
 import { effectOf } from '../../errors/shared-errors';
-import { NO_COVARIANCE } from '../../errors/covariance';
+import { NO_COVARIANCE, type Covariance } from '../../errors/covariance';
 import { planePointOf, turnAlong } from '../../place/geodesic';
 import type { Position } from '../../readings/position';
 import { polar } from '../../units/plane';
 import { radians, type Degrees, type Metres } from '../../units/units';
 import { sharedAlong } from '../shared-along';
-import { asWalked, type Solution } from '../solution';
-import type { Mark, Observation, ReadFrom, StationCovariance } from './point/observation';
+import type { Places } from '../places';
+import type { Observation } from '../observations';
+import type { Mark, ReadFrom, StationCovariance } from '../observations/observation';
 
 /** A place that a map tells. */
 export interface KnownMark {
@@ -49,41 +50,52 @@ export interface LineFeature {
 /** The stations of a log as they lie about where the traveller is. */
 export class StationsAround {
   private readonly known = new Map<number, ReadFrom>();
-  private readonly walked: Solution;
+  private readonly owns = new Map<number, Covariance>();
+  private readonly pairs = new Map<string, Covariance>();
 
   constructor(
-    solution: Solution,
+    private readonly places: Places,
     private readonly now: number,
-  ) {
-    this.walked = asWalked(solution);
-  }
+  ) {}
 
   /** A station from the traveller's place; null for that place itself. */
   from(station: number | null): ReadFrom | null {
     if (station === null || station === this.now) return null;
     const met = this.known.get(station);
     if (met) return met;
-    const { east, north, shared } = this.walked.places.relative(this.now, station);
+    const { east, north, shared } = this.places.relative(this.now, station);
     const effects = shared.map((sum) => ({ error: sum.error, by: effectOf(sum) }));
     const from = { key: station, east, north, effects };
     this.known.set(station, from);
     return from;
   }
 
+  /** Asked for in every round of an estimation, and the same in each. */
   readonly covariance: StationCovariance = (one, other) => {
-    const { places } = this.walked;
-    const of = (a: number, b: number) => places.relative(a, b).covariance;
-    const [a, b, apart] = [of(this.now, one.key), of(this.now, other.key), of(one.key, other.key)];
+    const pair = `${Math.min(one.key, other.key)} ${Math.max(one.key, other.key)}`;
+    const met = this.pairs.get(pair);
+    if (met) return met;
+    const [a, b] = [this.own(one.key), this.own(other.key)];
+    const apart = this.places.relative(one.key, other.key).covariance;
     const half = (axis: 'xx' | 'xy' | 'yy') => (a[axis] + b[axis] - apart[axis]) / 2;
-    return { xx: half('xx'), xy: half('xy'), yy: half('yy') };
+    const found = { xx: half('xx'), xy: half('xy'), yy: half('yy') };
+    this.pairs.set(pair, found);
+    return found;
   };
+
+  /** Of one station against the traveller. */
+  private own(key: number): Covariance {
+    const met = this.owns.get(key) ?? this.places.relative(this.now, key).covariance;
+    this.owns.set(key, met);
+    return met;
+  }
 }
 
 /** No log: everything was read where the traveller is. */
 export const NO_STATIONS: StationCovariance = () => NO_COVARIANCE;
 
 /** The shared errors of one direction, by how much a unit of it has of them. */
-const sharedOf = (walked: Walked, scale: SharedScale, of: 'bearing' | 'distance') =>
+export const sharedOf = (walked: Walked, scale: SharedScale, of: 'bearing' | 'distance') =>
   sharedAlong(polar(0, 1), walked, scale).flatMap(({ error, east, north }) =>
     error.of === of && error.sigma > 0 ? [{ error, share: Math.hypot(east, north) }] : [],
   );

@@ -1,4 +1,5 @@
 import { FEATURE_KINDS, SIDES } from '@/core/entries/feature';
+import { STEEPNESS } from '@/core/entries/kinds/falls';
 
 /** A field of a small form that writes one line of the log. */
 interface LineField {
@@ -94,6 +95,32 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
     help: 'Tape on a branch, three stones: the way back says what you will see here.',
     fields: [KIND, { key: 'what', label: 'What you will see' }],
     line: ({ kind, what }) => `mark${part(kind)} ;${part(what)}`,
+  },
+  {
+    key: 'height',
+    title: 'Height by the altimeter',
+    help: 'What it reads here. Where the map gives the height, set the altimeter to it and say so.',
+    fields: [
+      { key: 'height', label: 'Height with its unit, as in 412m or 1350ft' },
+      { key: 'set', label: 'The altimeter', choices: ['reads it', 'was set to it'] },
+      { key: 'what', label: 'Note' },
+    ],
+    line: ({ height, set, what }) =>
+      `height${set === 'was set to it' ? ' set' : ''}${part(height)}${part(what, '; ')}`,
+  },
+  {
+    key: 'falls',
+    title: 'Which way the ground falls',
+    help: 'Face straight down the slope and read the compass, or give a rough direction.',
+    fields: [
+      { key: 'bearing', label: 'Down towards, as in 045 or NE' },
+      { key: 'degrees', label: 'How steep, in degrees', numeric: true },
+      { key: 'word', label: 'Or in a word', choices: ['', ...STEEPNESS] },
+      { key: 'what', label: 'Note' },
+    ],
+    line: ({ bearing, degrees, word, what }) =>
+      `falls${part(bearing)}${degrees?.trim() ? `${part(degrees)}°` : part(word)}` +
+      part(what, '; '),
   },
   {
     key: 'halt',

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { openObject, optionalNote } from '../../../readings/shape';
-import { entryKind, withNote } from '../../entry-kind';
+import { entryKind, setting, withNote } from '../../entry-kind';
 import { AIMS, type Aim } from '../../reckoning';
 
 export const AIM_WORDS: Readonly<Record<Aim, string>> = {
@@ -21,10 +21,5 @@ export const aimKind = entryKind(schema)({
   },
   write: ({ aim }) => `aim ${aim}`,
   describe: ({ aim }) => `From here on ${AIM_WORDS[aim]}`,
-  attachesTo: null,
-  station: null,
-  apply({ aim }, reckoning) {
-    reckoning.setAim(aim);
-    return null;
-  },
+  ...setting(({ aim }: z.infer<typeof schema>) => ({ aim })),
 });

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { stationName, writeStationName } from '../../../readings/name';
 import { openObject, optionalNote } from '../../../readings/shape';
-import { entryKind, withNote } from '../../entry-kind';
+import { entryKind, setting, withNote } from '../../entry-kind';
 
 const schema = openObject({
   kind: z.literal('compass'),
@@ -21,10 +21,5 @@ export const compassKind = entryKind(schema)({
   },
   write: ({ name }) => `compass ${writeStationName(name)}`,
   describe: ({ name }) => `From here on the compass is ${name}`,
-  attachesTo: null,
-  station: null,
-  apply({ name }, reckoning) {
-    reckoning.setCompass(name);
-    return null;
-  },
+  ...setting(({ name }: z.infer<typeof schema>) => ({ compass: name })),
 });

@@ -3,7 +3,7 @@ import { northSchema } from '../../../readings/bearing';
 import { openObject, optionalNote } from '../../../readings/shape';
 import { NORTHS } from '../../../units/bearing';
 import { NORTH_WORDS } from '../../describe';
-import { entryKind, withNote } from '../../entry-kind';
+import { entryKind, setting, withNote } from '../../entry-kind';
 
 const schema = openObject({ kind: z.literal('read'), north: northSchema, note: optionalNote });
 
@@ -17,10 +17,5 @@ export const readKind = entryKind(schema)({
   },
   write: ({ north }) => `read ${north}`,
   describe: ({ north }) => `From here on bearings are ${NORTH_WORDS[north]}`,
-  attachesTo: null,
-  station: null,
-  apply({ north }, reckoning) {
-    reckoning.setReadingNorth(north);
-    return null;
-  },
+  ...setting(({ north }: z.infer<typeof schema>) => ({ readingNorth: north })),
 });

@@ -1,7 +1,7 @@
-import { lengthOf, sumOf, vectorBetween, type PlanePoint } from '../../../units/plane';
-import { degrees, type Degrees, type Metres } from '../../../units/units';
-import type { BearingReadAt, Observation } from './observation';
-import { predictedBearing, readAt } from './rows';
+import { azimuthOf, scaled, sumOf, vectorBetween, type PlanePoint } from '../../../units/plane';
+import type { Degrees, Metres } from '../../../units/units';
+import { equationCount, equationsOf, locusOf, type Observation } from '../../observations';
+import type { Locus } from '../../observations/observation';
 
 /** Half a turn: a line of sight and its reverse cross any other alike. */
 const HALF_TURN = 180;
@@ -12,18 +12,16 @@ export function cutBetween(one: Degrees, other: Degrees): Degrees {
   return Math.min(turn, HALF_TURN - turn);
 }
 
-/** The directions in which the place is held: lines of sight, and across lengths and paths. */
-function directionsAt(observations: readonly Observation[], place: PlanePoint): Degrees[] {
-  return observations.flatMap((each) => {
-    if (each.kind === 'at') return [];
-    if (each.kind === 'on-line') {
-      const { east, north } = vectorBetween(each.from, each.to);
-      return [degrees(Math.atan2(east, north))];
-    }
-    const sight = degrees(predictedBearing(readAt(place, each.from), each.mark, false));
-    return [each.kind === 'length' ? sight + HALF_TURN / 2 : sight];
-  });
-}
+/**
+ * The directions in which single readings let the place move, across what they change by: lines of
+ * sight and paths, and across lengths.
+ */
+const directionsAt = (observations: readonly Observation[], place: PlanePoint): Degrees[] =>
+  observations.flatMap((each) =>
+    equationCount(each) > 1
+      ? []
+      : equationsOf(each, place).map(({ g }) => azimuthOf({ east: -g.north, north: g.east })),
+  );
 
 /** The flattest and the best cut at a place; null where there are no two lines. */
 export function cutsAt(observations: readonly Observation[], place: PlanePoint) {
@@ -39,22 +37,10 @@ export function cutsAt(observations: readonly Observation[], place: PlanePoint) 
   return best < 0 ? null : { least, best };
 }
 
-/** A line on which a bearing puts the traveller, and which way along it the mark is. */
-interface SightLine {
-  readonly at: PlanePoint;
-  readonly toward: PlanePoint;
-}
-
-/** The line of a bearing for the traveller now, with the legs since it was read. */
-export function sightLine({ bearing, back, mark, from }: BearingReadAt): SightLine {
-  const sign = back ? -1 : 1;
-  const toward = { east: sign * Math.sin(bearing), north: sign * Math.cos(bearing) };
-  const at = from ? vectorBetween(from, mark) : mark;
-  return { at, toward };
-}
+type LineLocus = Extract<Locus, { is: 'line' }>;
 
 /** How far before each point two lines cross; null for parallel ones. */
-export function crossing(one: SightLine, other: SightLine) {
+export function crossing(one: Omit<LineLocus, 'is'>, other: Omit<LineLocus, 'is'>) {
   const { at: a, toward: u } = one;
   const { at: b, toward: v } = other;
   const determinant = u.east * v.north - u.north * v.east;
@@ -69,31 +55,18 @@ const PARALLEL = 1e-9;
 
 /** Where a traveller may be by two readings at a time: first guesses for the adjustment. */
 export function guesses(observations: readonly Observation[]): PlanePoint[] {
-  const found: PlanePoint[] = [];
-  const sights: SightLine[] = [];
-  for (const each of observations) {
-    if (each.kind === 'bearing') sights.push(sightLine(each));
-    if (each.kind === 'at') found.push(each.from ? vectorBetween(each.from, each.mark) : each.mark);
-    if (each.kind === 'on-line') {
-      const along = vectorBetween(each.from, each.to);
-      const length = lengthOf(along);
-      const toward = { east: along.east / length, north: along.north / length };
-      sights.push({ at: each.from, toward });
-    }
-  }
-  for (const [i, one] of sights.entries()) {
-    for (const other of sights.slice(i + 1)) {
+  const loci = observations.map(locusOf);
+  const lines = loci.filter((locus) => locus?.is === 'line');
+  const found: PlanePoint[] = loci.flatMap((locus) => (locus?.is === 'point' ? [locus.at] : []));
+  for (const [i, one] of lines.entries()) {
+    for (const other of lines.slice(i + 1)) {
       const met = crossing(one, other);
       if (met) found.push(met.place);
     }
   }
-  for (const each of observations) {
-    if (each.kind !== 'length') continue;
-    const mark = each.from ? vectorBetween(each.from, each.mark) : each.mark;
-    for (const { toward } of sights) {
-      const by = { east: -each.metres * toward.east, north: -each.metres * toward.north };
-      found.push(sumOf(mark, by));
-    }
+  for (const locus of loci) {
+    if (locus?.is !== 'circle') continue;
+    for (const { toward } of lines) found.push(sumOf(locus.at, scaled(toward, -locus.metres)));
   }
   return found;
 }

@@ -4,12 +4,14 @@ import { lengthOf, vectorBetween, type PlanePoint } from '../../../units/plane';
 import { degrees, radians, type Degrees, type Metres, type Radians } from '../../../units/units';
 import type { Covariance } from '../../../errors/covariance';
 import { atLeast } from '../../network/chi-square';
-import { crossing, cutsAt, guesses, sightLine } from './cuts';
+import { equationCount, type Observation } from '../../observations';
+import { predictedBearing, sightLine, type BearingReadAt } from '../../observations/bearing';
+import { readAt, type Mark, type StationCovariance } from '../../observations/observation';
+import { pointFix, type PointFix, type PointOptions } from '../../observations/point-fix';
+import { rowsOf } from '../../observations/rows';
+import { crossing, cutsAt, guesses } from './cuts';
 import { DANGER_SHARE, offDangerCircle } from './danger-circle';
-import type { BearingReadAt, Mark, Observation, StationCovariance } from './observation';
-import { pointFix, type PointFix, type PointOptions } from './point-fix';
 import { regionOf } from './region';
-import { predictedBearing, readAt, rowsOf } from './rows';
 import { warningOf, type FixWarning } from './warnings';
 
 /** What is asked: everything that was read, and whether the compass is in question here. */
@@ -183,7 +185,7 @@ function unusableReadings(observations: readonly Observation[]): FixWarning | nu
       if (isOne) return warningOf({ code: 'same-mark', name, second });
     }
   }
-  const lines = observations.reduce((sum, { kind }) => sum + (kind === 'at' ? 2 : 1), 0);
+  const lines = observations.reduce((sum, each) => sum + equationCount(each), 0);
   return lines < 2 ? warningOf({ code: 'too-few' }) : null;
 }
 const SAME_MARK_METRES: Metres = 1;

@@ -2,9 +2,9 @@ import type { Covariance } from '../../../errors/covariance';
 import { CHI_SQUARE_95, ellipse } from '../../../errors/ellipse';
 import { whiten } from '../../../errors/whiten';
 import { polar, scaled, sumOf, type PlanePoint } from '../../../units/plane';
-import type { Observation } from './observation';
-import type { PointFix, PointOptions } from './point-fix';
-import { covarianceOf, rowsOf } from './rows';
+import type { Observation } from '../../observations';
+import type { PointFix, PointOptions } from '../../observations/point-fix';
+import { covarianceOf, rowsOf } from '../../observations/rows';
 
 /**
  * How sure a place is where the equations of its readings bend: near a mark, or near the circle

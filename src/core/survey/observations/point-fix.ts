@@ -1,9 +1,10 @@
-import type { Covariance } from '../../../errors/covariance';
-import { whiten } from '../../../errors/whiten';
-import { lengthOf, sumOf, vectorBetween, type PlanePoint } from '../../../units/plane';
-import type { Metres, Radians } from '../../../units/units';
-import type { Observation, StationCovariance } from './observation';
-import { covarianceOf, readAt, rowsOf, type Row } from './rows';
+import type { Covariance } from '../../errors/covariance';
+import { whiten } from '../../errors/whiten';
+import { lengthOf, sumOf, vectorBetween, type PlanePoint } from '../../units/plane';
+import type { Metres, Radians } from '../../units/units';
+import type { Observation } from './index';
+import { readAt, type StationCovariance } from './observation';
+import { covarianceOf, rowsOf, type Row } from './rows';
 
 /**
  * A place by least squares of all that was read.
