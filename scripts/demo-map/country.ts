@@ -2,7 +2,7 @@
 import type { PlanePoint } from '../../src/core/units/plane';
 
 export const SHEET = { west: 465_700, east: 468_700, south: 6_004_700, north: 6_007_800 } as const;
-const LAKE_METRES = 431;
+export const LAKE_METRES = 431;
 
 const at = (east: number, north: number): PlanePoint => ({ east, north });
 

@@ -81,6 +81,8 @@ export const IN_BACKUP: Readonly<
   snapshots: { not: 'made again from the change logs' },
   copies: { not: 'daily copies are backups themselves' },
   marks: { not: 'when this device was backed up' },
+  heightSheets: { not: 'the files they were read from can be read again, and are large' },
+  heightTiles: { not: 'as their sheets' },
   knownPlaces: { not: 'of versions before 9; moved to the change logs of places' },
 };
 

@@ -9,12 +9,13 @@ import type { Attempt } from '../core/practice/attempt';
 import type { Course, CourseResults } from '../core/practice/course';
 import type { KeptWalk } from '../core/practice/walk/kept-walk';
 import type { CountRecord } from './count';
+import type { HeightSheet, HeightTile } from './heights/record';
 import { agreeOnKept, type Kept } from './kept-choice';
 import type { Snapshot } from './snapshots/record';
 import { storeFault, type StoreFault } from './store-fault';
 
 /** The version of the schema below; a database with a higher one was written by a newer app. */
-export const SCHEMA_VERSION = 9;
+export const SCHEMA_VERSION = 10;
 
 /** A daily copy of all outings, as the text of a logbook file. */
 export interface DailyCopy {
@@ -74,6 +75,8 @@ export class CairnDatabase extends Dexie {
   declare readonly blindWalks: Table<KeptWalk, string>;
   declare readonly kept: Table<Kept, string>;
   declare readonly places: DocumentTable;
+  declare readonly heightSheets: Table<HeightSheet, string>;
+  declare readonly heightTiles: Table<HeightTile, [string, number]>;
 
   /** Transactions that are not complete yet, and who waits until there are none. */
   private working = 0;
@@ -102,7 +105,7 @@ export class CairnDatabase extends Dexie {
       courseResults: 'id',
       blindWalks: 'outing',
     });
-    this.version(SCHEMA_VERSION)
+    this.version(9)
       .stores({ kept: 'key', places: '[place+number]' })
       .upgrade(async (transaction) => {
         // Known places have change logs since this version; the table of records stays empty.
@@ -118,6 +121,7 @@ export class CairnDatabase extends Dexie {
         );
         await transaction.table('knownPlaces').clear();
       });
+    this.version(SCHEMA_VERSION).stores({ heightSheets: 'id', heightTiles: '[sheet+tile]' });
     this.countWork();
     // Dexie would open a newer app's database and write what that app may not understand.
     this.on('ready', (opened) => {

@@ -99,6 +99,8 @@ const FILL: Readonly<Record<keyof Backed, (database: CairnDatabase) => Promise<u
   copies: (database) =>
     database.copies.put({ day: '2026-08-14', at: NOW.toISOString(), outings: 1, text: '{}' }),
   marks: () => Promise.resolve(),
+  heightSheets: () => Promise.resolve(),
+  heightTiles: () => Promise.resolve(),
   knownPlaces: () => Promise.resolve(),
 };
 

@@ -38,7 +38,7 @@ describe('the small forms', () => {
     mark: 'This station is marked by: three stones',
     expect: 'The next leg should go roughly NE',
     height: 'Altimeter set to 412 m here',
-    falls: 'The ground falls to NE magnetic, 20°',
+    falls: 'The ground falls to 045° magnetic, 20°',
     halt: 'Halt from 11:20 to 11:45',
     from: 'The next leg leaves from A',
     here: 'At A, not counted',

@@ -3,7 +3,7 @@ import { GROUNDS } from '../readings/ground';
 import type { Cursor } from '../readings/cursor';
 import type { FeatureKind } from './feature';
 import { joinedNotes } from './joined-notes';
-import { UNIT_NAMES } from '../readings/read-distance';
+import { UNIT_NAMES } from '../readings/unit-words';
 
 /** Words that are no note: directions, norths, and the words that lines and parts begin with. */
 const RESERVED: ReadonlySet<string> = new Set([

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import type { PlanePoint } from '../units/plane';
 import type { Metres } from '../units/units';
-import type { HeightField } from './height-field';
+import { postHeight, type HeightField } from './height-field';
 
 /** The lines of one height: closed rings, inner ones too, in metres of the plane. */
 export interface Contour {
@@ -41,16 +41,40 @@ export function levelsOf(field: HeightField, interval: Metres): Metres[] {
   return Array.from({ length: count }, (_, index) => (first + index) * interval);
 }
 
-/** The parts of a ring that don't run along the field's edge, where it was closed. */
+/**
+ * The parts of a ring that tell where the ground has its height: neither along the field's edge,
+ * where it was closed, nor around posts that aren't known.
+ */
 export function insideParts(field: HeightField, ring: readonly PlanePoint[]): PlanePoint[][] {
   const { west, south, cellMetres: cell, columns, rows } = field;
-  const [x, y] = [west + cell * (columns - 1), south + cell * (rows - 1)];
-  const isOnEdge = ({ east, north }: PlanePoint) =>
-    east <= west || north <= south || east >= x || north >= y;
+  const isTold = ({ east, north }: PlanePoint) => {
+    const [x, y] = [(east - west) / cell, (north - south) / cell];
+    if (x <= 0 || y <= 0 || x >= columns - 1 || y >= rows - 1) return false;
+    const heights = postsAround(x, y).map(([column, row]) => postHeight(field, column, row));
+    return !heights.some(Number.isNaN);
+  };
   const parts: PlanePoint[][] = [[]];
   for (const point of ring) {
-    if (isOnEdge(point)) parts.push([]);
-    else parts.at(-1)?.push(point);
+    if (isTold(point)) parts.at(-1)?.push(point);
+    else parts.push([]);
   }
   return parts.filter((part) => part.length > 1);
+}
+
+const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-6;
+
+/**
+ * The posts that a point of a contour lies between. One on a post itself is of a line around those
+ * beside it where they aren't known: there is nothing to interpolate with.
+ */
+function postsAround(x: number, y: number): [column: number, row: number][] {
+  const [column, row] = [Math.round(x), Math.round(y)];
+  if (!isWhole(x)) return [Math.floor(x), Math.ceil(x)].map((each) => [each, row]);
+  if (!isWhole(y)) return [Math.floor(y), Math.ceil(y)].map((each) => [column, each]);
+  return [
+    [column - 1, row],
+    [column + 1, row],
+    [column, row - 1],
+    [column, row + 1],
+  ];
 }

@@ -6,6 +6,12 @@ import { geoTiff } from './geotiff';
 import type { HeightFile, HeightFormat } from './height-format';
 import { hgt } from './hgt';
 
+/** Heights as they were read: from which file, of what kind. */
+export interface ReadHeights extends HeightFile {
+  readonly name: string;
+  readonly source: string;
+}
+
 /** All kinds of files that heights are read from; the first that reads a file has it. */
 const HEIGHT_FORMATS: readonly HeightFormat[] = [hgt, geoTiff, asciiGrid];
 
@@ -19,13 +25,13 @@ export async function readHeights(
   name: string,
   bytes: Uint8Array,
   map: string,
-): Promise<Result<HeightFile[], FileFault[]>> {
+): Promise<Result<ReadHeights[], FileFault[]>> {
   if (isZip(bytes)) {
     const unzipped = await readZip(bytes, (inside) => INSIDE.test(inside));
     if (!unzipped.ok) return unzipped;
     const { files } = unzipped.value;
     if (files.length === 0) return fail([fileFault('No file in this archive holds heights.')]);
-    const all: HeightFile[] = [];
+    const all: ReadHeights[] = [];
     for (const { name: inside, bytes: content } of files) {
       const read = await readOne(inside, content, map);
       if (!read.ok) return read;
@@ -38,11 +44,16 @@ export async function readHeights(
 }
 
 /** Reads a file by the first format that takes it. */
-function readOne(name: string, bytes: Uint8Array, map: string) {
+async function readOne(
+  name: string,
+  bytes: Uint8Array,
+  map: string,
+): Promise<Result<ReadHeights, FileFault[]>> {
   const format = HEIGHT_FORMATS.find((each) => each.reads(name, bytes));
   if (!format) {
     const kinds = HEIGHT_FORMATS.map((each) => each.name).join(', ');
     return fail([fileFault(`Heights are read from these kinds of files: ${kinds}.`)]);
   }
-  return format.read(name, bytes, map);
+  const read = await format.read(name, bytes, map);
+  return read.ok ? ok({ ...read.value, name, source: format.name }) : read;
 }

@@ -12,6 +12,7 @@ import { Export } from './export';
 import styles from './files.module.css';
 import { Import, IMPORT_ID } from './import/import';
 import type { Offered } from './import/offered-file';
+import { KeptHeights } from './kept-heights';
 import { useFiles } from './use-files';
 import { WORDS } from './words';
 
@@ -43,6 +44,7 @@ export function Files() {
         </div>
         <div>
           <Export outings={outings} first={first} />
+          <KeptHeights outings={outings} />
           <PhoneToPhone outings={outings} first={first} onOffer={offer} />
         </div>
       </div>

@@ -90,6 +90,7 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
           tiles={tiles}
           arrived={arrived}
           ups={open.ups}
+          tie={open.tie.ok ? open.tie.value : null}
           onTap={tap}
           over={(view) => <Over open={open} picture={picture} tapped={tapped} view={view} />}
         />

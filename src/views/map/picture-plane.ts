@@ -1,7 +1,8 @@
 import type { PictureTie } from '@/core/place/picture/tie';
 import type { Position } from '@/core/readings/position';
-import type { PlanePoint } from '@/core/units/plane';
-import { boundsOf } from '@/core/units/plane';
+import { planePointOf } from '@/core/place/geodesic';
+import { boundsOf, lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
+import type { GroundSeen } from '@/views/shared/sketch/ground';
 import { onPlane, onScreen, viewOfBounds, type Pixel, type Size, type View } from '@/sketch/view';
 
 /**
@@ -21,6 +22,27 @@ export const pixelAt = (view: View, at: Pixel): Pixel => pixelOf(onPlane(view, a
 export function positionOnScreen(view: View, tie: PictureTie, position: Position): Pixel | null {
   const pixel = tie.pixelOf(position);
   return pixel && pixelOnScreen(view, pixel);
+}
+
+/** The part of the earth that a view of a picture shows; null beyond the vanishing line. */
+export function groundOfPicture(
+  tie: PictureTie | null,
+  origin: Position | null,
+  view: View,
+  size: Size,
+): GroundSeen | null {
+  if (!tie || !origin || size.width === 0) return null;
+  const [x, y] = [size.width / 2, size.height / 2];
+  const at = (pixel: Pixel) => {
+    const position = tie.positionOf(pixelAt(view, pixel));
+    return position && planePointOf(origin, position);
+  };
+  const around = [0, x, 2 * x].flatMap((i) => [0, y, 2 * y].map((j) => at({ x: i, y: j })));
+  const [left, right] = [at({ x: x - 50, y }), at({ x: x + 50, y })];
+  const seen = around.filter((point) => point !== null);
+  if (seen.length < around.length || !left || !right) return null;
+  const metresPerPixel = lengthOf(vectorBetween(left, right)) / 100;
+  return { origin, visible: boundsOf(seen), metresPerPixel };
 }
 
 const MARGIN = 8;

@@ -1,10 +1,14 @@
 import { Select } from 'antd';
-import { useCallback, type ReactNode } from 'react';
+import { useCallback, useMemo, type ReactNode } from 'react';
 import type { Pixel, Size, View } from '@/sketch/view';
+import { positionAt } from '@/core/place/geodesic';
+import type { PictureTie } from '@/core/place/picture/tie';
+import type { PlanePoint } from '@/core/units/plane';
+import { GroundDrawn, GroundNote, GroundTools, useGround } from '@/views/shared/sketch/ground';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import styles from './map.module.css';
 import { PictureCanvas } from './picture-canvas';
-import { pixelAt, wholePicture } from './picture-plane';
+import { groundOfPicture, pixelAt, wholePicture } from './picture-plane';
 import type { Tiles } from './use-tiles';
 import { WORDS } from './words';
 
@@ -18,6 +22,8 @@ interface Props {
   tiles: Tiles;
   arrived: number;
   ups: readonly Up[];
+  /** Where the picture is on the earth; null while nothing tells. */
+  tie: PictureTie | null;
   /** A place of the picture was tapped. */
   onTap: (pixel: Pixel) => void;
   /** What is drawn over the picture. */
@@ -25,11 +31,20 @@ interface Props {
 }
 
 /** The picture, moved by drag, wheel, pinch and keys; what lies over it moves with it. */
-export function Sheet({ tiles, arrived, ups, onTap, over }: Props) {
+export function Sheet({ tiles, arrived, ups, tie, onTap, over }: Props) {
   const { width, height } = tiles.size;
   const toFit = useCallback((size: Size) => wholePicture({ width, height })(size), [width, height]);
   const surface = useSurface(toFit);
   const { view, size, turnTo } = surface;
+  const origin = useMemo(
+    () => tie?.positionOf({ x: width / 2, y: height / 2 }) ?? null,
+    [tie, width, height],
+  );
+  const ground = useGround(groundOfPicture(tie, origin, view, size));
+  const place = useCallback(
+    (point: PlanePoint) => (tie && origin ? tie.pixelOf(positionAt(origin, point)) : null),
+    [tie, origin],
+  );
   const chosen = ups.find(({ turn }) => Math.abs(turn - view.turn) < 1e-6)?.key ?? null;
   return (
     <div className={styles.sheetPane}>
@@ -40,18 +55,23 @@ export function Sheet({ tiles, arrived, ups, onTap, over }: Props) {
         onTap={(pixel) => onTap(pixelAt(view, pixel))}
         tapsMiddle
         tools={
-          ups.length > 1 && (
-            <Select
-              className={styles.short}
-              aria-label={WORDS.turn}
-              value={chosen}
-              options={ups.map(({ key }) => ({ value: key, label: WORDS.ups[key] }))}
-              onChange={(key) => turnTo(ups.find((each) => each.key === key)?.turn ?? 0)}
-            />
-          )
+          <>
+            <GroundTools ground={ground} />
+            {ups.length > 1 && (
+              <Select
+                className={styles.short}
+                aria-label={WORDS.turn}
+                value={chosen}
+                options={ups.map(({ key }) => ({ value: key, label: WORDS.ups[key] }))}
+                onChange={(key) => turnTo(ups.find((each) => each.key === key)?.turn ?? 0)}
+              />
+            )}
+          </>
         }
+        note={<GroundNote ground={ground} />}
         testId="map-sheet"
       >
+        <GroundDrawn ground={ground} view={view} size={size} place={place} />
         <g className={styles.over}>{over(view)}</g>
       </Surface>
     </div>

@@ -3,6 +3,13 @@ import type { Plan } from '@/core/navigation/route/plan';
 import { layerPoints, lineNear, viewOfPoints } from '@/sketch/layer';
 import { planLayer, type WalkedOn } from '@/sketch/layers/plan';
 import type { Size } from '@/sketch/view';
+import {
+  GroundDrawn,
+  GroundNote,
+  groundOfView,
+  GroundTools,
+  useGround,
+} from '@/views/shared/sketch/ground';
 import { LayerDrawn } from '@/views/shared/sketch/layer-drawn';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import { WORDS } from './words';
@@ -22,6 +29,7 @@ export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
   const toFit = useCallback((size: Size) => viewOfPoints(layerPoints(layer), size), [layer]);
   const surface = useSurface(toFit, true);
   const { view, size } = surface;
+  const ground = useGround(groundOfView(plan.positions[0] ?? null, view, size));
   const last = plan.legs.length;
   const keys = {
     PageDown: () => onChoose(Math.min(last, (chosen ?? 0) + 1) || null),
@@ -35,9 +43,12 @@ export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
       toolsLabel={WORDS.drawingTools}
       onTap={(pixel) => onChoose(lineNear(layer, view, pixel, FINGER_PIXELS))}
       keys={keys}
+      tools={<GroundTools ground={ground} />}
+      note={<GroundNote ground={ground} />}
       inPage
       testId="route-drawing"
     >
+      <GroundDrawn ground={ground} view={view} size={size} />
       <LayerDrawn layer={layer} view={view} size={size} chosen={chosen} />
     </Surface>
   );

@@ -1,4 +1,11 @@
 import { expose } from 'comlink';
-import { runHeights, type HeightsWorker } from './heights-run';
+import { CairnDatabase } from '../../store/database';
+import { KeptHeights, runHeights, type HeightsWorker } from './heights-run';
 
-expose({ read: runHeights } satisfies HeightsWorker);
+const kept = new KeptHeights(new CairnDatabase());
+
+expose({
+  read: runHeights,
+  keep: (job, onProgress) => kept.keep(job, onProgress),
+  draw: (request) => kept.draw(request),
+} satisfies HeightsWorker);

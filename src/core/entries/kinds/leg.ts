@@ -10,7 +10,7 @@ import {
 } from '../../readings/distance';
 import { groundName, writeGround } from '../../readings/ground';
 import { stationName, writeStationName } from '../../readings/name';
-import { UNIT_NAMES } from '../../readings/read-distance';
+import { UNIT_NAMES } from '../../readings/unit-words';
 import { openObject, optionalNote } from '../../readings/shape';
 import { slopeFields, writeSlope } from '../../readings/slope';
 import { clockTime } from '../../readings/time';

@@ -1,8 +1,8 @@
+import { cellOf, heightReader } from '../ground/heights-here';
 import { planePointOf, positionAt } from '../../place/geodesic';
-import { mapGrid } from '../../place/map-grid';
 import type { Position } from '../../readings/position';
 import { slopeAt, type HeightField } from '../../terrain/height-field';
-import { heightInGrid, type HeightGrid } from '../../terrain/height-grid';
+import type { HeightGrid } from '../../terrain/height-grid';
 import { climbOf, profile, type ProfilePoint } from '../../terrain/profile';
 import {
   azimuthOf,
@@ -13,13 +13,11 @@ import {
   polar,
   type PlanePoint,
 } from '../../units/plane';
-import { radians, type Degrees, type Metres } from '../../units/units';
+import type { Degrees, Metres } from '../../units/units';
 
 /** From these slopes on ground is steep, and a cliff. Common practice, no source. */
 export const STEEP_DEGREES = 30;
 export const CLIFF_DEGREES = 45;
-/** A degree of latitude, on a sphere of the earth's mean radius (IUGG). */
-const METRES_PER_DEGREE = 111_195;
 /** A field around a leg has at most so many posts: it is made coarser for a very long one. */
 const MOST_POSTS = 1_000_000;
 /** Posts beside the line that the slope on it needs. */
@@ -35,47 +33,6 @@ export interface LegHeights {
   readonly unknownShare: number;
 }
 
-/** Reads one grid's height at a position; NaN where it has none. */
-function readerOf(grid: HeightGrid, near: Position): (position: Position) => Metres {
-  if (grid.projection === null) {
-    return ({ latitude, longitude }) => {
-      // A sheet may reach over the date line: 181° E is 179° W.
-      const eastOf = longitude < grid.west ? longitude + 360 : longitude;
-      return heightInGrid(grid, eastOf, latitude);
-    };
-  }
-  const plane = mapGrid(near, grid.projection);
-  if (!plane.ok) return () => NaN;
-  const { forward } = plane.value;
-  return (position) => {
-    try {
-      const { east, north } = forward(position);
-      return heightInGrid(grid, east, north);
-    } catch {
-      return NaN;
-    }
-  };
-}
-
-/** Reads the height at a position from the first grid that has one; NaN where none has. */
-function reader(grids: readonly HeightGrid[], near: Position): (position: Position) => Metres {
-  const readers = grids.map((grid) => readerOf(grid, near));
-  return (position) => {
-    for (const read of readers) {
-      const height = read(position);
-      if (!Number.isNaN(height)) return height;
-    }
-    return NaN;
-  };
-}
-
-/** The narrower of a grid's steps near a place, in metres. */
-function cellOf(grid: HeightGrid, { latitude }: Position): Metres {
-  if (grid.projection !== null) return Math.min(grid.stepEast, grid.stepSouth);
-  const east = grid.stepEast * METRES_PER_DEGREE * Math.cos(radians(latitude));
-  return Math.min(east, grid.stepSouth * METRES_PER_DEGREE);
-}
-
 /** The ground along a leg in the plane about its beginning; what is aside of it stays unknown. */
 function fieldAlong(grids: readonly HeightGrid[], from: Position, end: PlanePoint): HeightField {
   const around = boundsOf([ORIGIN, end]);
@@ -88,7 +45,7 @@ function fieldAlong(grids: readonly HeightGrid[], from: Position, end: PlanePoin
   const rows = Math.ceil(height / cellMetres) + 2 * BESIDE + 1;
   const [west, south] = [around.west - margin, around.south - margin];
   const metres = new Float32Array(columns * rows).fill(NaN);
-  const heightOf = reader(grids, from);
+  const heightOf = heightReader(grids, from);
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const point = { east: west + column * cellMetres, north: south + row * cellMetres };

@@ -16,6 +16,14 @@ import { HomeLine, homeDrawing } from './home-line';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
 import { Names } from '@/views/shared/sketch/names';
 import { Preview, SelectedLeg, Walked } from './route';
+import {
+  GroundDrawn,
+  GroundNote,
+  groundOfView,
+  GroundTools,
+  useGround,
+  type Ground,
+} from '@/views/shared/sketch/ground';
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
@@ -65,9 +73,11 @@ export function SketchPane(props: Props) {
   );
   const surface = useSurface(toFit);
   const { view, size } = surface;
+  const { origin, unit } = solution.places.frame;
+  const ground = useGround(groundOfView(unit === 'metre' ? origin : null, view, size));
   const selectLeg = (wanted: number) => onSelect(wanted > 0 ? legs.leg(wanted).entry : null);
   const views = useMovedViews(view, legs.count > LEAST_LEGS_TO_WAIT);
-  const parts = { solution, leg, preview, ends, scene, views, size, choices, selected };
+  const parts = { solution, leg, preview, ends, scene, views, size, choices, selected, ground };
   return (
     <Surface
       surface={surface}
@@ -77,15 +87,19 @@ export function SketchPane(props: Props) {
       onTap={(pixel) => selectLeg(legNear(scene, view, pixel, FINGER_PIXELS))}
       keys={legKeys(leg?.number ?? 0, legs.count, selectLeg)}
       tools={
-        <SketchTools
-          choices={choices}
-          onChoose={(change) => {
-            choose(change);
-            if (change.orientation) surface.fit();
-          }}
-          canWalk={ends === null}
-        />
+        <>
+          <SketchTools
+            choices={choices}
+            onChoose={(change) => {
+              choose(change);
+              if (change.orientation) surface.fit();
+            }}
+            canWalk={ends === null}
+          />
+          <GroundTools ground={ground} />
+        </>
       }
+      note={<GroundNote ground={ground} />}
       testId="sketch"
     >
       <Drawing {...parts} />
@@ -98,12 +112,15 @@ interface BaseProps extends Pick<Props, 'solution' | 'ends'> {
   views: MovedViews;
   size: Size;
   choices: SketchChoices;
+  ground: Ground;
 }
 
 type DrawingProps = Omit<Props, 'onSelect'> & BaseProps;
 
 /** What lies under all else: the grid, the uncertainty and the route, as far as it is seen. */
-function Base({ solution, ends, scene, choices, views: { still, view, waits }, size }: BaseProps) {
+function Base(props: BaseProps) {
+  const { solution, ends, scene, choices, ground, size } = props;
+  const { still, view, waits } = props.views;
   const drawn = useDrawn(scene, still, size);
   const grid = choices.grid ? gridOf(still, size, lengthUnit().metres) : null;
   return (
@@ -113,6 +130,7 @@ function Base({ solution, ends, scene, choices, views: { still, view, waits }, s
       data-moves={waits || undefined}
       style={{ transform: driftTransform(still, view) }}
     >
+      <GroundDrawn ground={ground} view={still} size={size} />
       <g transform={viewTransform(still)}>
         {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
       </g>

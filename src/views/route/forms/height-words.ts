@@ -2,6 +2,7 @@ import type { LegHeights } from '@/core/navigation/route/leg-heights';
 import type { Steepness } from '@/core/navigation/route/with-heights';
 import { lengthText } from '@/ui/units/shown';
 import type { Metres } from '@/core/units/units';
+import { CHOOSER_WORDS } from '@/views/shared/heights/words';
 import { plural } from '@/core/entries/describe';
 
 const legs = (count: number) => plural(count, 'leg', 'legs');
@@ -9,16 +10,11 @@ const STEEPNESS = { steep: 'steep ground', cliff: 'a cliff' };
 
 /** The words of heights along a route. */
 export const HEIGHT_WORDS = {
+  ...CHOOSER_WORDS,
   noLegs: 'Heights are read for the legs of a route: give it two points first.',
   help:
     'Climb, descent and steep ground of each leg, by files of heights that are on this device: ' +
     'degree squares (.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
-  choose: 'Choose files of heights',
-  demo: 'Heights of the demo map',
-  noDemo: 'The heights of the demo could not be loaded: they need the network once.',
-  cancel: 'Stop reading',
-  reading: 'Reading the heights',
-  failed: 'The heights could not be read. Try it again.',
   of: (name: string) => `By ${name}:`,
   ofMap: (grid: string) =>
     `A file in metres that names no grid was taken for ${grid}, the grid of this route.`,
@@ -37,6 +33,4 @@ export const HEIGHT_WORDS = {
   caution:
     'A file of heights is coarser than the ground: it has no crags, bogs or rivers. ' +
     'It never says that a way is safe.',
-  faultIn: (name: string, line: number | undefined, message: string) =>
-    `${name}${line === undefined ? '' : `, line ${line}`}: ${message}`,
 };

@@ -1,15 +1,13 @@
-import { Progress } from 'antd';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { faultMessage } from '@/core/faults/messages';
 import { gridName, type Plan } from '@/core/navigation/route/plan';
 import { isWhole, steepnessOf, withHeights } from '@/core/navigation/route/with-heights';
 import type { LegHeights } from '@/core/navigation/route/leg-heights';
 import type { Route } from '@/core/model/route';
-import { HEIGHT_ENDINGS } from '@/formats/heights/endings';
+import { HeightChooser } from '@/views/shared/heights/height-chooser';
 import { PressButton } from '@/ui/controls/press-button';
 import type { HeightsAnswer } from '@/workers/heights/heights-run';
 import styles from '../route.module.css';
-import { demoHeights } from './demo-heights';
 import { HEIGHT_WORDS as WORDS } from './height-words';
 import { useHeights, type Heights } from './use-heights';
 
@@ -21,56 +19,16 @@ interface Props {
 
 /** Climbs and steep ground of the legs, by files of heights. */
 export function HeightsForm({ plan, onChange }: Props) {
-  const file = useRef<HTMLInputElement>(null);
   const { heights, read, cancel } = useHeights(plan);
-  const [noDemo, setNoDemo] = useState(false);
-  const chosen = ({ target }: ChangeEvent<HTMLInputElement>) => {
-    const files = [...(target.files ?? [])];
-    // The same files can be chosen again after that.
-    target.value = '';
-    void read(files);
-  };
-  const addDemo = async () => {
-    const demo = await demoHeights();
-    setNoDemo(demo === null);
-    if (demo) await read([demo]);
-  };
   if (plan.legs.length === 0) return <p>{WORDS.noLegs}</p>;
   return (
     <div className={styles.form}>
       <p className={styles.soft}>{WORDS.help}</p>
-      <div className={styles.row}>
-        <PressButton
-          look="primary"
-          large
-          busy={heights.status === 'reading'}
-          onClick={() => file.current?.click()}
-        >
-          {WORDS.choose}
-        </PressButton>
-        <PressButton large disabled={heights.status === 'reading'} onClick={() => void addDemo()}>
-          {WORDS.demo}
-        </PressButton>
-        {heights.status === 'reading' && (
-          <PressButton large onClick={cancel}>
-            {WORDS.cancel}
-          </PressButton>
-        )}
-      </div>
-      <input
-        ref={file}
-        type="file"
-        hidden
-        multiple
-        aria-label={WORDS.choose}
-        accept={HEIGHT_ENDINGS}
-        onChange={chosen}
+      <HeightChooser
+        share={heights.status === 'reading' ? heights.share : null}
+        onFiles={(files) => void read(files)}
+        onCancel={cancel}
       />
-      {noDemo && (
-        <p role="alert" className={styles.warning}>
-          {WORDS.noDemo}
-        </p>
-      )}
       <Read heights={heights} plan={plan} onChange={onChange} />
     </div>
   );
@@ -79,9 +37,8 @@ export function HeightsForm({ plan, onChange }: Props) {
 function Read({ heights, plan, onChange }: Props & { heights: Heights }) {
   switch (heights.status) {
     case 'none':
-      return null;
     case 'reading':
-      return <Progress percent={Math.floor(100 * heights.share)} aria-label={WORDS.reading} />;
+      return null;
     case 'failed':
       return (
         <p role="alert" className={styles.warning}>

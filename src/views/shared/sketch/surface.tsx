@@ -41,6 +41,8 @@ interface Props {
   keys?: KeyActions;
   /** Tools beside those of every surface. */
   tools?: ReactNode;
+  /** Said between the drawing and its tools. */
+  note?: ReactNode;
   inPage?: boolean;
   testId: string;
   children: ReactNode;
@@ -79,6 +81,7 @@ export function Surface(props: Props) {
           </svg>
         )}
       </div>
+      {props.note}
       <div className={styles.tools} role="toolbar" aria-label={toolsLabel}>
         <ToolButton
           icon={ZoomInOutlined}

@@ -9,3 +9,6 @@ export async function demoHeights(): Promise<File | null> {
     return null;
   }
 }
+
+/** The grid of the demo's map: the file names none. */
+export const DEMO_GRID = '+proj=utm +zone=20 +datum=WGS84';
