@@ -45,7 +45,7 @@ export interface GroundLayout {
 const SCALES = [1, 2, 5, 10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 5000, 10_000];
 const LARGEST_SCALE = 10_000;
 
-/** Parts of a unit that can be told apart: quarters by eye, tenths on a rule. */
+/** Parts of a unit that can be distinguished: quarters by eye, tenths on a rule. */
 export const PARTS = [4, 10] as const;
 export type Parts = (typeof PARTS)[number];
 

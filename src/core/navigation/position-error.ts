@@ -3,7 +3,7 @@ import { ellipse, type Ellipse } from '../errors/ellipse';
 import type { Means } from '../errors/means';
 import type { Solution } from '../survey/solution';
 import type { Metres } from '../units/units';
-import { missOf, totalOf, walkErrors } from './walk-errors';
+import { missOf, totalOf, walkErrors, type WalkBasis } from './walk-errors';
 
 /**
  * Covariance of where the straight walk from one station to another ends, against that station;
@@ -11,7 +11,7 @@ import { missOf, totalOf, walkErrors } from './walk-errors';
  * far as both have it, and no further.
  */
 export function positionError(
-  solution: Solution,
+  solution: WalkBasis,
   from: number,
   to: number,
   means?: Means,

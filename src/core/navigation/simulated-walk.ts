@@ -25,7 +25,7 @@ interface Row {
   readonly shares: readonly { readonly error: SharedError; readonly share: number }[];
 }
 
-/** Shares are told apart to a hundredth: a column is drawn for each mixture of them. */
+/** Shares are distinguished to a hundredth: a column is drawn for each mixture of them. */
 function shareOf(sum: SharedSum, { east, north }: PlanePoint) {
   const square = east * east + north * north;
   const share = square === 0 ? 0 : (sum.east * east + sum.north * north) / square;

@@ -14,6 +14,9 @@ import { sharedScale } from '../survey/shared-scale';
 import type { Solution } from '../survey/solution';
 import { ORIGIN, sumOf, type PlanePoint } from '../units/plane';
 
+/** What a walk is asked of: places, and the means and the errors that it is made with. */
+export type WalkBasis = Pick<Solution, 'places' | 'end' | 'errors'>;
+
 /** The errors of a walk along straight stretches: where it ends, against where it should. */
 export interface WalkErrors {
   readonly covariance: Covariance;
@@ -32,7 +35,7 @@ export const walkedBy = (means: Means): Walked => ({
 
 /** The errors of a walk; without means, by those of the walk home. */
 export function walkErrors(
-  { end, errors, places }: Solution,
+  { end, errors, places }: WalkBasis,
   stretches: readonly PlanePoint[],
   means: Means = homeMeans(end),
 ): WalkErrors {

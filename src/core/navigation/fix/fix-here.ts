@@ -156,7 +156,7 @@ function sightsOfLog(solution: Solution, here: readonly SightRead[]): Sight[] {
   const isInPaces = solution.places.frame.unit === 'pace';
   const logged = logSights(solution).filter(({ station, mark }) => {
     if (station !== solution.current) return !isInPaces;
-    // What is being read anew here counts once.
+    // What is being read again here counts once.
     return !taken.has(nameKey(mark.name));
   });
   const [walked] = here.flatMap(({ sight }) => sight?.walked ?? []);

@@ -11,7 +11,7 @@ import type { Plan } from './plan';
 const place = (position: Position) =>
   [decimalDegrees(position), nationalReference(position)].filter(Boolean).join(', ');
 
-/** What tells whoever searches that a leg leads beside its point on purpose. */
+/** What tells anyone who searches that a leg leads beside its point on purpose. */
 const aimedText = ({ aim, plan: { aimOff } }: RouteLeg): string =>
   aim?.ok && aimOff ? `; aiming off ${aimOff.side} onto ${aimOff.what}` : '';
 

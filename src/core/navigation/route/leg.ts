@@ -2,28 +2,34 @@ import { NO_COVARIANCE } from '../../errors/covariance';
 import { detectionChance } from '../../errors/detection';
 import { ellipse, type Ellipse } from '../../errors/ellipse';
 import type { Fault } from '../../faults/fault';
-import { blankOuting } from '../../model/outing';
+import { DEFAULT_ERRORS, withSigmas } from '../../model/error-settings';
 import type { PlannedLeg, Route, Tick } from '../../model/route';
 import { conversionSum, type ConversionSum } from '../../north/conversion-sum';
 import type { EarthModels } from '../../north/earth-models';
-import { shownNorth, towardReference, type BearingFromEach } from '../../north/norths';
+import type { OutingNorths } from '../../north/outing-norths';
+import {
+  referenceNorth,
+  shownNorth,
+  towardReference,
+  type BearingFromEach,
+} from '../../north/norths';
 import { planePointOf } from '../../place/geodesic';
 import { bearingDegrees } from '../../readings/bearing';
 import type { Position } from '../../readings/position';
 import { homeMeans } from '../../survey/home-means';
+import { initialState, setPace } from '../../survey/log-state';
 import type { Places } from '../../survey/places';
-import { solve } from '../../survey/solve';
-import type { Solution } from '../../survey/solution';
 import { nearestCompassPoint, normalised, type CompassPoint } from '../../units/angle';
-import type { Bearing } from '../../units/bearing';
+import type { Bearing, North } from '../../units/bearing';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween, type PlanePoint } from '../../units/plane';
-import { fail, ok, type Result } from '../../units/result';
+import { ok, type Result } from '../../units/result';
 import type { Degrees, Metres } from '../../units/units';
 import { positionError } from '../position-error';
+import type { WalkBasis } from '../walk-errors';
 import { aimOff, detectionAlongLine, type AimOff, type AimOffFault } from '../ways/aim-off';
 import { speedOn } from '../ways/ground-speeds';
 import { NAISMITH_KMH } from '../ways/walk-time';
-import { gridOfRoute, headerAt } from './points';
+import { gridOfRoute, northsAt } from './points';
 import { legMinutes } from './timing';
 
 /** A point is seen from so far, where the route doesn't say. Common practice, no source. */
@@ -89,81 +95,81 @@ export interface RouteLeg {
   readonly catchingMetres: Metres | null;
 }
 
-/** Two places without an error: those of a map, from the first to the second. */
-const placesOfLeg = (frame: Places['frame'], vector: PlanePoint): Places => {
-  const at = (station: number) => (station === 0 ? ORIGIN : vector);
-  return {
-    frame,
-    stations: () => [0, 1],
-    at,
-    relative: (from, to) => ({
-      ...vectorBetween(at(from), at(to)),
-      covariance: NO_COVARIANCE,
-      shared: [],
-    }),
-  };
-};
+/** A leg as it is planned: its two places without an error, and how it will be walked. */
+interface PlannedWalk extends WalkBasis {
+  readonly norths: OutingNorths;
+  /** The north that bearings are shown from. */
+  readonly show: North;
+}
 
-/**
- * The walk of a leg as a solution: its two places are exact, its means those of the route on its
- * ground. What is asked of a walk home can be asked of it, from station 0 to station 1.
- */
+/** From a place of the map to another, by the compass and the paces of the route on its ground. */
 function walkOf(
   route: Route,
   from: Position,
   vector: PlanePoint,
   ground: string | undefined,
   models: EarthModels | null,
-): Result<Solution, Fault> {
-  const outing = {
-    ...blankOuting(route.id),
-    ...headerAt(route, 'here', from),
-    entries: [...route.paces, ...(ground === undefined ? [] : [{ kind: 'home' as const, ground }])],
+): Result<PlannedWalk, Fault> {
+  const found = northsAt(route, from, models);
+  if (!found.ok) return found;
+  const norths = found.value;
+  const at = (station: number) => (station === 0 ? ORIGIN : vector);
+  const places: Places = {
+    frame: { north: referenceNorth(norths), norths, unit: 'metre', origin: from },
+    stations: () => [0, 1],
+    at,
+    relative: (one, other) => ({
+      ...vectorBetween(at(one), at(other)),
+      covariance: NO_COVARIANCE,
+      shared: [],
+    }),
   };
-  const solved = solve(outing, models);
-  if (!solved.ok) return fail(solved.fault.fault);
-  return ok({ ...solved.value, places: placesOfLeg(solved.value.places.frame, vector) });
+  const end = initialState(norths, route.paces);
+  for (const pace of route.paces) setPace(end, pace);
+  if (ground !== undefined) end.home = { ground };
+  const errors = withSigmas(DEFAULT_ERRORS, route.errors?.sigmas);
+  return ok({ norths, show: route.show.north, places, end, errors });
 }
 
 /** The bearing from each north: true by the geodesic, grid as the map shows it. */
 function bearingsOf(
-  walk: Solution,
+  walk: PlannedWalk,
   trueDegrees: Degrees,
   gridDegrees: Degrees | null,
 ): BearingFromEach {
-  const { norths } = walk.places.frame;
+  const { norths } = walk;
   const { declinationEast, gridIsMagnetic, convergenceEast } = norths;
   const magnetic = declinationEast === null ? null : normalised(trueDegrees - declinationEast);
   const grid = gridIsMagnetic
     ? magnetic
     : (gridDegrees ?? normalised(trueDegrees - convergenceEast));
-  // Whoever ignores the declination walks the map's bearing by the compass.
+  // Anyone who ignores the declination walks the map's bearing by the compass.
   return { true: trueDegrees, grid, magnetic: norths.mapReadAsMagnetic ? grid : magnetic };
 }
 
 /** The bearing to set by the method of the route. */
-function setBearing(walk: Solution, bearing: BearingFromEach): Bearing | null {
-  const north = shownNorth(walk.outing.show.north, walk.places.frame.norths);
+function setBearing({ norths, show }: PlannedWalk, bearing: BearingFromEach): Bearing | null {
+  const north = shownNorth(show, norths);
   const degrees = bearing[north] ?? bearing.magnetic;
   return degrees === null ? null : { degrees, north: bearing[north] === null ? 'magnetic' : north };
 }
 
 /** A direction of the frame as what is set on the compass. */
-function setAlong(walk: Solution, azimuth: Degrees, bearing: BearingFromEach): Bearing | null {
+function setAlong(walk: PlannedWalk, azimuth: Degrees, bearing: BearingFromEach): Bearing | null {
   const set = setBearing(walk, bearing);
   if (!set || bearing.true === null) return null;
   return { ...set, degrees: normalised(set.degrees + (azimuth - bearing.true)) };
 }
 
 function plannedAim(
-  walk: Solution,
+  walk: PlannedWalk,
   plan: PlannedLeg,
   bearing: BearingFromEach,
   sight: Metres,
 ): { aim: PlannedAim; chance: number } | null {
   if (!plan.aimOff) return null;
   const { line, side } = plan.aimOff;
-  const offset = towardReference(line.north, walk.places.frame.norths) ?? 0;
+  const offset = towardReference(line.north, walk.norths) ?? 0;
   const found = aimOff(walk, 0, 1, normalised(bearingDegrees(line) + offset), side);
   if (!found.ok) return { aim: { ok: false, fault: found.fault }, chance: 0 };
   const aim = found.value;
@@ -183,7 +189,7 @@ export interface LegAlone extends Omit<
   RouteLeg,
   'minutesFromStart' | 'metresFromStart' | 'ellipseFromStart' | 'ticks'
 > {
-  readonly walk: Solution;
+  readonly walk: WalkBasis;
   readonly vector: PlanePoint;
 }
 
@@ -257,10 +263,8 @@ function gridBetween(
   }
 }
 
-const gridSum = (walk: Solution, { grid }: BearingFromEach): ConversionSum | null =>
-  grid === null
-    ? null
-    : conversionSum({ degrees: grid, north: 'grid' }, 'magnetic', walk.places.frame.norths);
+const gridSum = (walk: PlannedWalk, { grid }: BearingFromEach): ConversionSum | null =>
+  grid === null ? null : conversionSum({ degrees: grid, north: 'grid' }, 'magnetic', walk.norths);
 
 /** The ticks of a leg, in the order in which they are passed. */
 export const plannedTicks = (

@@ -89,7 +89,9 @@ export function planOf(route: Route, models: EarthModels | null): Result<Plan, R
   });
 }
 
-/** From this share on the scale of a map's grid is told: the metres on it are not the ground's. */
+/**
+ * From this share on the scale of a map's grid is reported: the metres on it are not the ground's.
+ */
 const TELLING_SCALE = 0.001;
 
 /** Metres on the map's grid for one on the ground, over all legs; null where it doesn't matter. */

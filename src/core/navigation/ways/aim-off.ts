@@ -1,12 +1,11 @@
 import { varianceAlong, type Covariance } from '../../errors/covariance';
 import { normalBelow } from '../../errors/normal';
 import type { RelativePlace } from '../../survey/places';
-import type { Solution } from '../../survey/solution';
 import { normalised, signedDifference } from '../../units/angle';
 import { azimuthOf, lengthOf, polar, sumOf, type PlanePoint } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
 import { degrees, radians, type Degrees, type Metres } from '../../units/units';
-import { missOf, totalOf, walkErrors } from '../walk-errors';
+import { missOf, totalOf, walkErrors, type WalkBasis } from '../walk-errors';
 
 /**
  * Aiming off onto a line through home (path, shore, fence).
@@ -54,7 +53,7 @@ export type AimOffFault =
  * with 95 %.
  */
 export function aimOff(
-  solution: Solution,
+  solution: WalkBasis,
   from: number,
   to: number,
   lineDegrees: Degrees,
@@ -87,7 +86,7 @@ export function aimOff(
 
 /** How far to turn to a side so that the track passes home on it with 95 %, in radians. */
 function turnToSide(
-  solution: Solution,
+  solution: WalkBasis,
   straight: RelativePlace,
   side: 'left' | 'right',
 ): number | null {
@@ -117,7 +116,7 @@ export const longestAlong = (aim: AimOff): Metres => 2 * aim.alongMetres;
  * Simulated walks agree within 1 % (tests/core/errors/random-walks.test.ts).
  */
 export function detectionAlongLine(
-  solution: Solution,
+  solution: WalkBasis,
   from: number,
   to: number,
   aim: AimOff,
@@ -132,7 +131,7 @@ export function detectionAlongLine(
 
 /** Chance that the track passes a point on the side to which it aims off. */
 function passesBefore(
-  solution: Solution,
+  solution: WalkBasis,
   straight: RelativePlace,
   { bearingDegrees, turn }: AimOff,
   point: PlanePoint,
