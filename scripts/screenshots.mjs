@@ -117,7 +117,7 @@ async function addDemoMap(page) {
 
 async function previewDayTwo(page) {
   await page.type('#pasted', DAY_TWO);
-  await press(page, 'Read it');
+  await press(page, 'Preview import');
   await page.waitForSelector('[data-testid=preview]');
 }
 

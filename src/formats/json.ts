@@ -69,7 +69,9 @@ export function parseJson(text: string): Result<unknown, FileFault[]> {
   }
 }
 
-/** A file of a later version, told as such and not by the first field that differs; else null. */
+/**
+ * A file of a later version, reported as such and not by the first field that differs; else null.
+ */
 function newerVersion(data: unknown): FileFault | null {
   const { version } = (data ?? {}) as { version?: unknown };
   if (typeof version !== 'number' || version <= LOGBOOK_VERSION) return null;

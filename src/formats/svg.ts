@@ -96,7 +96,7 @@ export function scaleBar({ k }: View, { height }: Size): XmlElement {
   );
 }
 
-/** How each north's arrow is drawn, to be told apart in black on white. */
+/** How each north's arrow is drawn, to be distinguished in black on white. */
 const NORTH_DASHES: Readonly<Record<North, string>> = {
   true: 'none',
   magnetic: '6 4',

@@ -6,7 +6,7 @@ import type { Survey } from '@/core/survey/party/survey';
 import { lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
 import type { Mark, Scene, SceneLeg, SceneOuting } from './scene';
 
-/** How the line of each outing is broken, so that none needs a colour to be told apart. */
+/** How the line of each outing is broken, so that none needs a colour to be distinguished. */
 const DASHES = ['none', '14 6', '3 6', '16 5 3 5', '8 4', '22 4 3 4 3 4'] as const;
 
 /** The dashes of an outing's line; after six outings they begin again, with their number. */

@@ -20,7 +20,7 @@ interface Window {
 
 /**
  * The window around a view. It stays while the view moves within it, and as long as the scale stays
- * below the next power of two, so that a pan or a small zoom draws nothing anew.
+ * below the next power of two, so that a pan or a small zoom draws nothing again.
  */
 function windowKey(view: View, size: Size): string {
   const k = 2 ** Math.ceil(Math.log2(view.k));

@@ -100,7 +100,7 @@ const CHANGING = [
 /** What is typed and not logged is backed up, and no change to be reminded of. */
 const DRAFT = /^cairn-(line|keypad)-/;
 
-/** How far a device has come: what was changed since is told from two of these. */
+/** How far a device has come: what was changed since is found from two of these. */
 export interface Progress {
   readonly changes: number;
   /** Of what changes in its place. */
@@ -114,7 +114,7 @@ export async function progressOf(database: CairnDatabase): Promise<Progress> {
   for (const name of CHANGING) {
     const records: readonly object[] = await database[name].toArray();
     const meant = records.filter((each) => !('key' in each && DRAFT.test(String(each.key))));
-    // Bernstein's hash: two states of one device are told apart, and nothing depends on more.
+    // Bernstein's hash: two states of one device are distinguished, and nothing depends on more.
     for (const char of JSON.stringify(meant)) digest = (33 * digest + char.charCodeAt(0)) | 0;
   }
   return { changes: counts.reduce((sum, count) => sum + count, 0), digest: String(digest) };

@@ -112,7 +112,7 @@ export interface ImportOptions {
   readonly device?: DeviceRecord;
   /** The pixels of pictures, by their names in the archive. */
   readonly pixels?: ReadonlyMap<string, Uint8Array>;
-  /** Told the share of the outings that is written. */
+  /** Gets the share of the outings that is written. */
   readonly onProgress?: (share: number) => void;
 }
 

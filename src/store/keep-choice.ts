@@ -4,7 +4,7 @@ import { keepCopy, keptChoice, keptNow, takeKept, type KeptTable } from './kept-
 const tableOfThisTab = async (): Promise<KeptTable> =>
   (await import('./browser-database')).browserDatabase().kept;
 
-/** Told where the database would not keep something. */
+/** Called where the database would not keep something. */
 export const NOT_KEPT = 'cairn-not-kept';
 
 /**

@@ -83,7 +83,7 @@ export function onKept(listener: (key: string) => void): () => void {
   };
 }
 
-/** Takes note of a record that is in the database: its copy, and whoever listens. */
+/** Takes note of a record that is in the database: its copy, and anyone who listens. */
 export function takeKept({ key, value, at }: Kept): void {
   lastAt = Math.max(lastAt, at);
   if (at < (newestAt.get(key) ?? 0)) return;

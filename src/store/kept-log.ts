@@ -46,15 +46,15 @@ export class KeptLog<Stored> {
   }
 
   private async write(record: Stored | null, kept: Kept | null = null): Promise<void> {
-    let anew = false;
+    let again = false;
     const tables = kept ? [this.table, this.database.kept] : [this.table];
     await this.database.transaction('rw', tables, async () => {
-      anew = this.held.length > 0 && (await this.isLost());
-      if (anew) await this.table.bulkPut(this.held);
+      again = this.held.length > 0 && (await this.isLost());
+      if (again) await this.table.bulkPut(this.held);
       if (record) await this.table.add(record);
       if (kept) await this.database.kept.put(kept);
     });
-    this.rewritten ||= anew;
+    this.rewritten ||= again;
   }
 }
 

@@ -41,7 +41,7 @@ const CHANNEL = 'cairn-back-journals';
 const MOST_TRIES = 64;
 
 /**
- * One outing, open in one tab: follows its change log, whoever writes it, and adds to it. A change
+ * One outing, open in one tab: follows its change log, and adds to it. A change
  * is confirmed only after its transaction is complete with strict durability.
  */
 export class OutingSession {

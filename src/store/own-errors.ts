@@ -29,7 +29,7 @@ const schema = z.object({
   since: z._default(z.nullable(z.string()), null),
   /** The name that the person's own outings are by; null for those by nobody alone. */
   name: z._default(z.nullable(z.string()), null),
-  /** What was learned last, to begin new outings with; it is computed anew from the outings. */
+  /** What was learned last, to begin new outings with; it is computed again from the outings. */
   learned: z._default(
     z.array(
       z.object({ of: z.enum(SIGMA_IDS), unit: z.enum(['degrees', 'percent']), value: z.number() }),

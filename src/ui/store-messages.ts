@@ -1,6 +1,6 @@
 import type { StoreFault } from '@/store/store-fault';
 
-/** What the person is told when the store fails. */
+/** What the person is shown when the store fails. */
 export const STORE_MESSAGES: Readonly<Record<StoreFault, string>> = {
   full:
     'This device has no space left, so nothing more can be saved here. Free some space, or copy ' +

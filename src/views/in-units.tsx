@@ -2,7 +2,7 @@
 import { Fragment, type ReactNode } from 'react';
 import { useUnits } from '@/ui/units/chosen-units';
 
-/** A view in the person's units. It begins anew when figures are to be shown in other ones. */
+/** A view in the person's units. It begins again when figures are to be shown in other ones. */
 export function InUnits({ children }: { children: ReactNode }) {
   const { lengths, bearings } = useUnits();
   return <Fragment key={`${lengths} ${bearings}`}>{children}</Fragment>;

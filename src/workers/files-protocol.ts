@@ -66,7 +66,7 @@ export interface FileSummary extends Pick<FileContents, 'messages' | 'thinned'> 
   readonly device: number;
 }
 
-/** What came of reading files: what they hold together, and those of them that can't be read. */
+/** The result of reading files: what they hold together, and those of them that can't be read. */
 export type FileAnswer =
   | {
       readonly kind: 'read';

@@ -41,10 +41,10 @@ export class FilesRun implements FilesWorker {
 
   async read(job: FileJob, onProgress: OnProgress): Promise<FileAnswer> {
     this.last = null;
-    const told = inSteps(onProgress);
-    const { contents, unread, tables } = await readFiles(job, (share) => told(share / 2));
+    const report = inSteps(onProgress);
+    const { contents, unread, tables } = await readFiles(job, (share) => report(share / 2));
     try {
-      const step = (share: number) => told(0.5 + share / 2);
+      const step = (share: number) => report(0.5 + share / 2);
       const candidates = await importCandidates(this.database, contents.outings, step);
       this.last = unread.length < job.files.length ? { contents, candidates } : null;
       const { areas = [], routes = [], knownPlaces = [], practice, device } = contents;
@@ -93,7 +93,7 @@ export class FilesRun implements FilesWorker {
   }
 }
 
-/** Reads all files of a job; what can't be read of them is told beside the rest. */
+/** Reads all files of a job; what can't be read of them is reported beside the rest. */
 async function readFiles(job: FileJob, onProgress: OnProgress): Promise<ReadFiles> {
   const unread: UnreadNamed[] = [];
   const tables: OfferedTable[] = [];
@@ -126,7 +126,7 @@ function withoutTwins(
   return { ...contents, outings, messages: [...contents.messages, message] };
 }
 
-/** Reads a file; a reader that throws is told as a fault of the file. */
+/** Reads a file; a reader that throws is reported as a fault of the file. */
 async function readOne(job: FileJob, file: number, onProgress: OnProgress): Promise<ReadResult> {
   const { name, content, mapping, distanceUnit } = job.files[file]!;
   const { toleranceMetres, today, paces } = job;

@@ -18,7 +18,7 @@ function gated(onProgress: OnProgress) {
   };
 }
 
-/** What came of a job of the worker, or why it came to nothing. */
+/** The result of a job of the worker, or why it came to nothing. */
 export type Ended<Answer> = Answer | { readonly kind: 'too-long' | 'died' | 'cancelled' };
 
 /**

@@ -53,7 +53,13 @@ describe('axe finds nothing, by day, dark and night,', () => {
     const visitor = await withDemo(DESK, 'day');
     await visitor.goto('route', 'demo-plateau');
     await visitor.choose('1. To Gauge 2');
-    for (const tab of ['Leg', 'Heights', 'Day and declination', 'As text', 'To leave']) {
+    for (const tab of [
+      'Leg',
+      'Heights',
+      'Day and declination',
+      'As text',
+      'Plan for your contact',
+    ]) {
       await visitor.choose(tab);
       expect(await findingsInThemes(visitor), tab).toEqual([]);
     }
@@ -83,7 +89,7 @@ describe('axe finds nothing, by day, dark and night,', () => {
       ['Settings', '#set-pace'],
       ['Form: a leg in separate fields', '.ant-modal input'],
       ['Keypad: dial and number keys', '[data-keypad]'],
-      ['More lines to log, and all actions', '.ant-modal [role=combobox]'],
+      ['Commands: lines to log, and all actions', '.ant-modal [role=combobox]'],
     ] as const) {
       await visitor.click(control);
       await page.waitForSelector(field, { visible: true });
@@ -133,7 +139,7 @@ describe('everyone can use it', () => {
     const { page } = visitor;
     await openDemo(visitor);
     // On a phone the row has room for what the thumb needs: the form is one of all actions.
-    await visitor.click('More lines to log, and all actions');
+    await visitor.click('Commands: lines to log, and all actions');
     await visitor.fill('.ant-modal input[role=combobox]', 'a leg in fields');
     await page.waitForSelector('[role=option][aria-selected=true]');
     await page.keyboard.press('Enter');

@@ -35,24 +35,24 @@ describe('an area', () => {
     // Nothing is joined until the person says so.
     await visitor.reads('main', /These outings share no station/);
     await visitor.reads('main', /Dock: in .*Rain gauges, first day.*Lichen plots/s);
-    await visitor.click('All of these are one place each');
+    await visitor.click('Join all by name');
     await visitor.reads('[data-testid=suspects]', /Leg 4 of Lichen plots: the bearing is 180° off/);
     await visitor.reads('[data-testid=suspects]', /It would read 091 208p/);
     await visitor.reads('[data-testid=whole-test]', /The loops do not close/);
 
     await visitor.click('Correct in the log');
     await visitor.reads('main', /Leg 4 of Lichen plots was corrected/);
-    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.reads('[data-testid=whole-test]', /Loops close within the expected error/);
     await visitor.click('Undo it');
     await visitor.reads('[data-testid=suspects]', /180° off/);
     await visitor.click('Redo');
-    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.reads('[data-testid=whole-test]', /Loops close within the expected error/);
     // Undo of the page takes back what was done last: the correction, not the places before it.
     await visitor.click('Undo');
     await visitor.reads('[data-testid=suspects]', /180° off/);
     expect(await visitor.text('main')).not.toMatch(/share no station/);
     await visitor.click('Correct in the log');
-    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.reads('[data-testid=whole-test]', /Loops close within the expected error/);
 
     // The way between what Tomas and what Marit found.
     const choose = (label: string, name: string) =>
@@ -74,7 +74,7 @@ describe('an area', () => {
     await visitor.workerInstalled();
     await page.setOfflineMode(true);
     await page.reload();
-    await visitor.reads('[data-testid=whole-test]', /close as well as compass and pace explain/);
+    await visitor.reads('[data-testid=whole-test]', /Loops close within the expected error/);
     await visitor.choose('Compass rule');
     await visitor.reads('main', /shared out by the length of the legs/);
     await visitor.click('Undo');
@@ -107,7 +107,7 @@ describe('an area', () => {
     ] as const) {
       await chooseFrom(visitor, `input[aria-label="${label}"]`, name);
     }
-    await visitor.click('Walk it: count to there');
+    await visitor.click('Start walking');
     await page.waitForSelector('#follow');
     await visitor.reads('main', /Gauge 4/);
     expect(await visitor.value('#follow')).toMatch(/^\d{3}M?$/);
@@ -121,16 +121,16 @@ describe('an area', () => {
     await chooseFrom(visitor, 'input[aria-label="From"]', 'Lookout');
     await visitor.reads('main', /Start an outing from Lookout/);
     // The page is still being laid out after going back: a press, not a click on where it was.
-    await visitor.press('Take out: From Fen pool');
+    await visitor.press('Remove from area: From Fen pool');
     await visitor.gone('aria/Start an outing from Lookout');
     await visitor.reads('main', /Choose two places here/);
     // The outing that began at its Lookout has no place in common with the others then.
-    await visitor.press('Take out: Lichen plots');
+    await visitor.press('Remove from area: Lichen plots');
     await visitor.reads('main', /share no station/);
     for (const name of ['Lichen plots', 'From Fen pool']) {
       await visitor.click('Undo');
       // Among the members again, not among those that could be added.
-      await page.waitForSelector(`aria/Take out: ${name}`);
+      await page.waitForSelector(`aria/Remove from area: ${name}`);
     }
     await visitor.fill('#area-name', 'Ormsay plateau');
     await page.keyboard.press('Enter');
@@ -145,7 +145,7 @@ describe('an area', () => {
     await visitor.click('Add to Ormsay plateau');
     await visitor.reads('main', /Next day/);
     await visitor.reads('main', /Some outings know their declination and some do not/);
-    await visitor.click('Take out: Next day');
+    await visitor.click('Remove from area: Next day');
     await visitor.reads('main', /Way between two places/);
   });
 

@@ -89,7 +89,7 @@ describe('the guided choice', () => {
     await answer(visitor, 'Yes');
     await answer(visitor, 'It has a fixed declination scale in the housing');
     await answer(visitor, 'The map’s edges, or lines that point true north');
-    await visitor.choose('I was told it');
+    await visitor.choose('I was given it');
     await visitor.fill('#guide-angle', '19.1 W');
     await next(visitor);
     await answer(visitor, 'True north, or it only says declination or variation');
@@ -105,7 +105,7 @@ describe('the guided choice', () => {
     const visitor = await guided(shared.visitor);
     await answer(visitor, 'Yes');
     await answer(visitor, 'The declination is small here: I ignore it');
-    await visitor.choose('I was told it');
+    await visitor.choose('I was given it');
     await visitor.fill('#guide-angle', '1.2 E');
     await next(visitor);
     await use(visitor, /Declination 1\.2° E, ignored/);
@@ -118,7 +118,7 @@ describe('the guided choice', () => {
     await visitor.choose('Settings');
     await visitor.choose('Help me choose');
     await answer(visitor, 'Yes, and its north lines are magnetic');
-    await visitor.choose('I was told it');
+    await visitor.choose('I was given it');
     await next(visitor);
     await visitor.reads('.ant-modal [data-testid=outlook]', /^Map with magnetic meridians/);
     await next(visitor);

@@ -88,7 +88,7 @@ describe('when the store fails', () => {
 });
 
 describe('a browser', () => {
-  it('that stores nothing is told plainly, with the outings and in an outing', async () => {
+  it('that stores nothing is reported plainly, with the outings and in an outing', async () => {
     const visitor = await Visitor.arrive();
     await visitor.page.evaluateOnNewDocument(() => {
       IDBFactory.prototype.open = () => {
@@ -103,7 +103,7 @@ describe('a browser', () => {
     await visitor.leave();
   });
 
-  it('with the database of a newer version is told plainly, and the database stays', async () => {
+  it('with the database of a newer version is reported, and the database stays', async () => {
     const visitor = await Visitor.arrive();
     await visitor.goto('guide');
     // The browser counts ten for each version of the app's.

@@ -14,7 +14,7 @@ const LOG = [
   '338 190p > Esker top',
 ];
 const GROUND = '[data-testid=ground]';
-const ON = 'Contours by the heights on this device';
+const ON = 'Contours from the elevation files on this device';
 
 /** How many contours are drawn, and which heights are written on them. */
 async function contours({ page }: Visitor) {
@@ -34,21 +34,21 @@ describe('heights on the device', () => {
     const { visitor } = shared;
     outing = await visitor.open(LOG);
     await visitor.press(ON);
-    await visitor.reads('main', /No heights on this device yet\. Add heights/);
+    await visitor.reads('main', /No elevation files on this device yet\. Add elevation files/);
     expect(await visitor.page.$(GROUND)).toBeNull();
   });
 
   it('are kept from a file, and say what they are', async () => {
     const { visitor } = shared;
     await visitor.goto('files');
-    await visitor.reads('main', /Files of heights that stay on this device/);
+    await visitor.reads('main', /They stay on this device/);
     const wrong = join(folder, 'N54W064.hgt');
     writeFileSync(wrong, 'no heights');
-    await offerFile(visitor, 'Choose files of heights', wrong);
+    await offerFile(visitor, 'Choose elevation files', wrong);
     await visitor.reads('[role=alert]', /N54W064\.hgt: .*1201 or 3601 posts a side/);
     const named = join(folder, 'ormsay-lake.asc');
     writeFileSync(named, readFileSync('demo/ormsay-lake.asc'));
-    await offerFile(visitor, 'Choose files of heights', named);
+    await offerFile(visitor, 'Choose elevation files', named);
     await visitor.reads('main', /Kept on this device: 1 sheet\./);
     await visitor.reads('main', /no grid was taken for UTM, in the zone of your outings/);
     await visitor.reads(
@@ -115,6 +115,6 @@ describe('heights on the device', () => {
     await visitor.pick('Remove', '.ant-popover');
     await visitor.page.waitForFunction(() => !/posts 30 m apart/.test(document.body.innerText));
     await visitor.goto('outing', outing);
-    await visitor.reads('main', /No heights on this device yet/);
+    await visitor.reads('main', /No elevation files on this device yet/);
   });
 });

@@ -138,7 +138,7 @@ describe('what a person means, at a desk', () => {
     await visitor.pick('Next', dialog);
     await visitor.choose('The grid lines');
     await visitor.pick('Next', dialog);
-    await visitor.choose('I was told it');
+    await visitor.choose('I was given it');
     await visitor.fill('#guide-angle', '12 E');
     await visitor.reads(dialog, /Still needed: the position of the start, since you measure from/);
     await visitor.pick('Back', dialog);
@@ -224,7 +224,7 @@ describe('what a person means, in the hand', () => {
     await visitor.reads('[data-testid=closed]', /Misclosure \d m, \d\.\d %/);
     await visitor.goto('outing', id);
     await visitor.reads('#pane-log', /180°127 paces.*Dock/s);
-    expect(await visitor.text('#pane-log')).not.toMatch(/leaves from/);
+    expect(await visitor.text('#pane-log')).not.toMatch(/starts at/);
   });
 
   it('a counted box reads as all that was walked', async () => {

@@ -73,7 +73,7 @@ describe('without a network', () => {
     await visitor.choose('Show QR codes');
     await page.waitForSelector('[data-testid=code] svg');
     await visitor.goto('way-home', id);
-    // A worker's script that the cache answers loses what the bundler passes it, unless it is told.
+    // A worker's script that the cache answers loses what the bundler passes, unless that is kept.
     await visitor.choose('Simulate 1,000,000 walks');
     await visitor.reads('[data-testid=simulated]', /of 1,000,000 walks/);
     await visitor.goto('counter', id, { follow: '180M' });

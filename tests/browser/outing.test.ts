@@ -5,7 +5,7 @@ import { LINE, PHONE, sharedVisitor, SIZES, type Visitor } from '../support/brow
 const line = (index: number) => `#line-${index}`;
 /** Does an action of the list of all actions. */
 async function act(visitor: Visitor, name: string) {
-  await visitor.click('More lines to log, and all actions');
+  await visitor.click('Commands: lines to log, and all actions');
   await visitor.fill('.ant-modal input[role=combobox]', name);
   await visitor.page.waitForSelector('[role=option][aria-selected=true]');
   await visitor.page.keyboard.press('Enter');
@@ -158,7 +158,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     );
     await page.keyboard.press('Escape');
     await page.waitForSelector('.ant-modal', { hidden: true });
-    await visitor.press('It is right');
+    await visitor.press('Keep it: it is right');
     await page.waitForFunction(
       () => !document.querySelector('#line-5')?.textContent?.includes('180° error'),
     );
@@ -211,7 +211,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     const { visitor } = shared;
     const { page } = visitor;
     await page.goto(visitor.url);
-    await visitor.choose('Step off');
+    await visitor.choose('Step off (leave the path briefly)');
     await visitor.alive('[role=slider]');
     await visitor.choose('Go');
     await visitor.reads('[role=alert]', /Which bearing/);

@@ -105,7 +105,7 @@ describe('the commands', () => {
   ])('find by %s what is meant', async (typed, found) => {
     const { visitor } = shared;
     await visitor.open(['220 100m']);
-    await visitor.click('More lines to log, and all actions');
+    await visitor.click('Commands: lines to log, and all actions');
     await visitor.fill('.ant-modal input[role=combobox]', typed);
     await visitor.reads('.ant-modal [role=option]', new RegExp(`^${found}`));
   });

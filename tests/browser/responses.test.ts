@@ -127,7 +127,7 @@ describe('every response', () => {
     const answers: number[] = [];
     for (let n = 0; n < 20; n++) answers.push((await fetch(`${url}/api/start`)).status);
     expect(answers).toEqual(Array(20).fill(200));
-    // None is waited for longer than the server's limit, and each is told so.
+    // None is waited for longer than the server's limit, and each is reported so.
     for (const text of await Promise.all(ends)) expect(text).toMatch(/^HTTP\/1\.1 408 /);
   });
 });

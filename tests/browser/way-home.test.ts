@@ -132,7 +132,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
 
   it('takes how one walks home from the log, and one tap changes it', async () => {
     const visitor = await at('way-home', [...OUT, 'pace rough 1.4 m']);
-    await visitor.reads('[data-testid=means]', /Taken from the end of the log/);
+    await visitor.reads('[data-testid=means]', /Same as the last leg in the log/);
     const stated = async () => /Within (\d+) m/.exec(await visitor.text('[data-testid=sure]'))?.[1];
     const before = await stated();
     await visitor.pick('landmark');
@@ -178,7 +178,7 @@ describe.each(SIZES)('the way home, on a %s', (_name, viewport) => {
     const { visitor } = shared;
     const id = await visitor.store([...OUT, 'pace 1 m']);
     await visitor.goto('walk', id, { line: '233', side: 'left' });
-    await visitor.reads('main', /the line is met too flatly, or home is too near.*go straight/);
+    await visitor.reads('main', /the angle is too small or home is too close\. Go straight/);
     await visitor.reads('[data-testid=follow]', /^233°$/);
   });
 

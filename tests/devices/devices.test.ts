@@ -28,7 +28,7 @@ afterEach(() => {
 describe('the phone’s own motion', () => {
   const sample = { accelerationIncludingGravity: { x: 0, y: 3, z: 4 } };
 
-  it('is told as the size of the acceleration, until it is stopped', async () => {
+  it('is reported as the size of the acceleration, until it is stopped', async () => {
     const heard: number[] = [];
     const starting = realMotion.start(({ size }) => heard.push(size));
     await vi.advanceTimersByTimeAsync(10);
@@ -91,7 +91,7 @@ describe('the browser’s own position', () => {
     answer: (found: (fix: unknown) => void, failed: (error: unknown) => void) => void,
   ) => vi.stubGlobal('navigator', { geolocation: { getCurrentPosition: answer } });
 
-  it('is told with its accuracy', async () => {
+  it('is reported with its accuracy', async () => {
     answering((found) => found({ coords: { latitude: 54.2, longitude: -63.5, accuracy: 9 } }));
     expect(await realPosition.read()).toEqual({
       ok: true,

@@ -61,7 +61,7 @@ describe('frames of a text', () => {
     expect(textOf(seen)).toBe('QR codes still missing: 3, 5.');
   });
 
-  it('of another series begin anew, and what is not ours is told', () => {
+  it('of another series begin again, and what is not ours is reported', () => {
     const [first, second] = [qrFrames(noise(500)), qrFrames(noise(501))];
     const seen = taken([first[0]!]);
     const found = takeFrame(seen, second[1]!);

@@ -62,7 +62,7 @@ describe('a count', () => {
     expect(await session.settled()).toMatchObject({ metres: 300, number: 2 });
   });
 
-  it('is replayed from its taps, whoever reads them', async () => {
+  it('is replayed from its taps, no matter who reads them', async () => {
     const database = fresh();
     const session = new CountSession(database, 'outing', at);
     await Promise.all(Array.from({ length: 40 }, () => session.add({ kind: 'paces', by: 1 })));

@@ -36,7 +36,7 @@ describe('a route that is open', () => {
       (fault) => faults.push(fault),
     );
 
-  it('is written anew where the browser deleted its database', async () => {
+  it('is written again where the browser deleted its database', async () => {
     const database = openDatabase();
     await routeLogs.add(database, route, now);
     const actions = open(database);

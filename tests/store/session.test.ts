@@ -190,7 +190,7 @@ describe('the outings', () => {
 });
 
 describe('faults of the database', () => {
-  it('are told apart by what a person can do about them', () => {
+  it('are distinguished by what a person can do about them', () => {
     const named = (name: string, inner?: unknown) =>
       Object.assign(new Error(name), { name, inner });
     expect(storeFault(named('AbortError', named('QuotaExceededError')))).toBe('full');

@@ -95,7 +95,27 @@ const WORST = [
   /\bset up the\b/i,
 ];
 
+/** A private English that grew in comments and on screens: say shown, reported, again, anyone. */
+const HABITS = [
+  /\btold\b/i,
+  /\banew\b/i,
+  /\bwhoever\b/i,
+  /\bcame of\b/i,
+  /\bfrom here on (?!the page)/i,
+  /\blies? over it\b/i,
+  /\bas nothing else is said\b/i,
+];
+
 describe('words', () => {
+  it('of a habit of ours are gone from the app and its docs', () => {
+    const found = linesOf(/\.(ts|tsx|mjs|css|md)$/)
+      .filter(({ path }) => !path.startsWith('tests'))
+      .flatMap(({ at, text }) =>
+        HABITS.filter((word) => word.test(text)).map((word) => `${at} ${word.source}`),
+      );
+    expect(found).toEqual([]);
+  });
+
   it('of the first drafts are gone from code, comments, screens and docs', () => {
     const found = linesOf(/\.(ts|tsx|mjs|css|md)$/)
       .filter(({ path }) => path !== OWN_FILE)

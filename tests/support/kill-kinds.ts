@@ -16,7 +16,7 @@ interface Kind {
   readonly isThere: (page: Page, n: number) => Promise<boolean>;
 }
 
-/** What came of killing the browser right after something was shown. */
+/** The result of killing the browser right after something was shown. */
 export interface KindTally {
   readonly name: string;
   readonly kills: number;
@@ -62,7 +62,7 @@ const units: Kind = {
     const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')!.set!;
     set.call(field(), wanted);
     field()!.dispatchEvent(new Event('change', { bubbles: true }));
-    // The view begins anew in other units; until then the field goes back to what is kept.
+    // The view begins again in other units; until then the field goes back to what is kept.
     await new Promise((go) => setTimeout(go));
     while (field()?.value !== wanted) await new Promise((go) => setTimeout(go));
   },
@@ -83,7 +83,7 @@ const ownErrors: Kind = {
     while (!isAwake()) await new Promise((go) => setTimeout(go));
     const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
     const isShown = () => row()?.lastElementChild?.textContent?.startsWith(`${figure}°`) ?? false;
-    // After a kill the units come back from the database, and the view begins anew with them.
+    // After a kill the units come back from the database, and the view begins again with them.
     while (!isShown()) {
       const field = row()!.querySelector('input')!;
       set.call(field, figure);

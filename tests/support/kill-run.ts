@@ -6,7 +6,7 @@ import { launch } from '../../scripts/browser.mjs';
 import { dice } from './mutated-files';
 import { allRecords, storedLegs } from './stored';
 
-/** What came of killing the browser while legs were logged. */
+/** The result of killing the browser while legs were logged. */
 export interface KillTally {
   kills: number;
   /** Legs that the screen had said were saved when the browser died. */
@@ -20,7 +20,7 @@ export interface KillTally {
 }
 
 const LINE = 'input[aria-label="Next line of the log"]';
-/** The n-th leg that is logged, so that each can be told from every other. */
+/** The n-th leg that is logged, so that each can be distinguished from every other. */
 const legText = (n: number) => `${String(n % 360).padStart(3, '0')} ${n + 1}m`;
 
 /** The legs in the change log, in order: bearing and metres. */

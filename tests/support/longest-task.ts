@@ -33,7 +33,7 @@ export async function readInPage(
 ): Promise<ReadingTally> {
   const path = join(mkdtempSync(join(tmpdir(), 'offered-')), name);
   writeFileSync(path, content);
-  // The field for files is made anew after each: one that is on its way out takes none.
+  // The field for files is made again after each: one that is on its way out takes none.
   await new Promise((resolve) => setTimeout(resolve, 1000));
   await watch(page);
   const began = performance.now();

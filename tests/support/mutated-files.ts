@@ -9,7 +9,7 @@ import { logbookOf } from '@/core/model/logbook';
 import { readFile } from '@/formats/import/read-file';
 import { writeZip } from '@/formats/zip';
 
-/** Files of each input format, damaged in thousands of ways, and what came of reading them. */
+/** Files of each input format, damaged in thousands of ways, and the result of reading them. */
 const demo = readLog(readFileSync('demo/rain-gauges.log.txt', 'utf8'), 'demo', earthModels);
 if (!demo.ok) throw new Error('the demo can be read');
 const book = logbookOf([demo.value.outing], '2026-08-14T09:40:00.000Z');

@@ -121,7 +121,7 @@ const GENES = 8;
 /** A step of the climb changes a few of the numbers by so much. */
 const STEP = 0.25;
 
-/** So many of the tries begin anew, the others climb from the slowest so far. */
+/** So many of the tries begin again, the others climb from the slowest so far. */
 const FRESH = 0.3;
 
 /** Climbs towards the slowest body of every endpoint; the tries are shared out among them. */

@@ -71,7 +71,7 @@ function asked(n: number): Asked {
   }
 }
 
-/** What came of many requests. */
+/** The result of many requests. */
 export interface SoakTally {
   readonly wrong: readonly string[];
   readonly seconds: number;

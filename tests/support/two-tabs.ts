@@ -31,7 +31,7 @@ const logAll = (page: Page, bearing: number, count: number): Promise<void> =>
     count,
   );
 
-/** What came of two tabs that logged into one outing at once. */
+/** The result of two tabs that logged into one outing at once. */
 export interface TwoTabsTally {
   readonly lost: readonly string[];
   readonly twice: readonly string[];

@@ -7,7 +7,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { launch } from '../../scripts/browser.mjs';
 import { freePort, startServer } from '../../scripts/server.mjs';
 
-/** What came of updating from one build to another, with tabs open. */
+/** The result of updating from one build to another, with tabs open. */
 export interface UpdateTally {
   readonly step: string;
   readonly isGood: boolean;
@@ -17,7 +17,7 @@ export interface UpdateTally {
 const LINE = 'input[aria-label="Next line of the log"]';
 const PATIENCE_MS = 60_000;
 
-/** Builds the app anew, under another id; what is served from here on is that build. */
+/** Builds the app again, under another id; what is served from here on is that build. */
 const buildAgain = () => execFileSync('npm', ['run', 'build'], { stdio: 'ignore' });
 
 /** The build that a page says it is of. */

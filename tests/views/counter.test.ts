@@ -127,7 +127,7 @@ describe('how far a count has come', () => {
   const { solution } = solvedLog('pace 50 per 100 m');
   const metres = (count: Count) => metresOf(solution, count, undefined);
 
-  it('is told once near the target, and at it, and at the hundreds on the way', () => {
+  it('is reported once near the target, and at it, and at the hundreds on the way', () => {
     const target: CountLine = { kind: 'target', metres: 200, name: 'Dock' };
     const heard: [number, string][] = [];
     let count = counted([target]);

@@ -72,7 +72,7 @@ describe('the sentence that stays in view', () => {
 });
 
 describe('the drawing of the norths', () => {
-  it('is to scale when the angles can be told apart, else widened, and says by how much', () => {
+  it('is to scale when the angles can be distinguished, else widened, and says by how much', () => {
     expect(drawnNorths(norths(-19.1, 0)).times).toBe(1);
     expect(drawnNorths(norths(-19.1, 0)).arrows.map(({ names }) => names)).toEqual([
       ['magnetic'],

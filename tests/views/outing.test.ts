@@ -40,7 +40,7 @@ describe('the small forms', () => {
     height: 'Altimeter set to 412 m here',
     falls: 'The ground falls to 045° magnetic, 20°',
     halt: 'Halt from 11:20 to 11:45',
-    from: 'The next leg leaves from A',
+    from: 'Next leg starts at A',
     here: 'At A, not counted',
   };
 

@@ -105,7 +105,7 @@ describe('the daylight of a plan', () => {
     expect([isDarkAt(deep, noon), firstLight(deep, noon)]).toEqual([true, noon]);
     const other = plan(night, { ofOuting: true, bySun: true });
     expect(planningWords(other, 60)).toMatch(/^Planned from the outing’s own last time, 12:00\./);
-    expect(planningWords(other, 60)).toMatch(/by the sun’s zone at the start\.$/);
+    expect(planningWords(other, 60)).toMatch(/use the hour zone of the start’s longitude\.$/);
     expect(planningWords(plan(null), 60)).toMatch(/set the position of the start/);
   });
 });

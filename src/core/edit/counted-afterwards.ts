@@ -22,7 +22,7 @@ export function uncountedArrival(solution: Solution): Uncounted | null {
   return found;
 }
 
-/** Puts the leg, whose count is told only now, in the place of the line that says where one is. */
+/** Puts the leg, whose count is known only now, in the place of the line that says where one is. */
 export const countedAfterwards =
   ({ index, seen }: Uncounted, leg: Leg): Command =>
   (outing, models) =>

@@ -73,7 +73,7 @@ export const entrySchema = z.discriminatedUnion('kind', schemas).check(
   z.refine(
     (entry) =>
       entry.kind !== 'pace' || entry.walks === undefined || entry.spreadPercent !== undefined,
-    'walks only beside the spread that they told',
+    'walks only beside the spread that is from them',
   ),
   z.refine(
     (entry) =>
@@ -113,7 +113,7 @@ export class EntryRegistry {
   readonly leg: AnyKind;
 
   /**
-   * The kinds' own entry types can't be told apart by a name, so each is asked only for its own.
+   * The kinds' own entry types can't be distinguished by a name, so each is asked only for its own.
    */
   constructor(kinds: readonly object[]) {
     const byKeyword = new Map<string, AnyKind>();

@@ -47,7 +47,7 @@ export interface PaceReadings {
   readonly value: number;
   readonly ground?: string;
   readonly spreadPercent?: number;
-  /** The walks of the calibration that told it. */
+  /** The walks of the calibration that the spread is from. */
   readonly walks?: number;
 }
 
@@ -60,8 +60,8 @@ export interface HomeReadings {
 }
 
 /**
- * What a line of the log may ask of whoever follows the log: the solver, or the preview of a line
- * that is being typed. A method that can fail returns what is wrong, or null.
+ * What a line of the log may ask of what follows the log: the solver, or the preview of a line that
+ * is being typed. A method that can fail returns what is wrong, or null.
  */
 export interface Reckoning {
   addLeg(leg: LegReadings): FieldFault | null;

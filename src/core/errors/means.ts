@@ -11,7 +11,7 @@ export interface PaceInUse {
   readonly spread: number | null;
   /** The walks of the calibration; null where that isn't said. */
   readonly walks: number | null;
-  /** True where all is worked in this pace: its length is what lengths are told in. */
+  /** True where all is worked in this pace: its length is the unit of all lengths. */
   readonly isUnit?: true;
 }
 

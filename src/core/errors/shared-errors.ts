@@ -46,7 +46,7 @@ export function covarianceOfSum({ error, east, north }: SharedSum): Covariance {
 }
 
 /**
- * What is known of shared errors together, once an adjustment has told of them: less than their
+ * What is known of shared errors together, once an adjustment has estimated them: less than their
  * priors units, and no longer each for itself.
  */
 export interface JointErrors {

@@ -17,7 +17,7 @@ const MOST_SCALE = 10_000_000;
 
 export const SIDES = ['left', 'right'] as const;
 export type RouteSide = (typeof SIDES)[number];
-/** What walking times are told by. */
+/** What walking times are estimated by. */
 export const TIMINGS = ['naismith', 'langmuir', 'level'] as const;
 export type Timing = (typeof TIMINGS)[number];
 export const SLOPE_WORDS = ['uphill', 'downhill', 'level'] as const;
@@ -50,7 +50,7 @@ const plannedLeg = openObject({
   ground: z.optional(groundName),
   upMetres: climb,
   downMetres: climb,
-  /** Which way the leg goes as the map shows it, told by the person: a guard against 180°. */
+  /** Which way the leg goes as the map shows it, as the person says: a guard against 180°. */
   expect: z.optional(
     openObject({ point: compassPointSchema, slope: z.optional(z.enum(SLOPE_WORDS)) }),
   ),

@@ -21,8 +21,8 @@ export function newWalkSpread(
   walks: number,
   errors: ErrorSettings = DEFAULT_ERRORS,
 ): number {
-  const told = spread === null ? 0 : (walks - 1) * spread ** 2;
+  const observed = spread === null ? 0 : (walks - 1) * spread ** 2;
   const degrees = PRIOR_WALKS + (spread === null ? 0 : walks - 1);
-  const shrunk = (PRIOR_WALKS * errors.paced ** 2 + told) / degrees;
+  const shrunk = (PRIOR_WALKS * errors.paced ** 2 + observed) / degrees;
   return Math.max(LEAST_PACED, Math.sqrt(shrunk * (1 + 1 / walks)));
 }

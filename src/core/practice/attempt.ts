@@ -12,7 +12,7 @@ export const seedSchema = z.int().check(z.gte(1), z.lte(LARGEST_SEED));
 export const exerciseId = z.string().check(z.minLength(1), z.maxLength(64));
 
 /**
- * One go at an exercise, and what came of it. The outcome is kept as it was told then: a later
+ * One go at an exercise, and the result of it. The outcome is kept as it was reported then: a later
  * version of an exercise may ask something else for the same seed.
  */
 export const attemptSchema = openObject({
@@ -22,7 +22,7 @@ export const attemptSchema = openObject({
   at: z.iso.datetime(),
   stage: z.enum(STAGES),
   isRight: z.boolean(),
-  /** The slips that were told, question by question; those without one are left out. */
+  /** The slips that were reported, question by question; those without one are left out. */
   slips: z.array(z.string().check(z.maxLength(40))).check(z.maxLength(20)),
   errorDegrees: z.optional(z.number().check(z.gte(0), z.lte(180))),
   errorMetres: z.optional(z.number().check(z.gte(0))),

@@ -3,7 +3,7 @@ import type { Degrees } from '../units/units';
 import type { CompassSetting, Misstep, PracticeSlip, Question, Scene } from './question';
 
 const WORDS_ALONE: Scene = { kind: 'words' };
-/** Where an exercise says nothing of a length, an error is told over a kilometre. */
+/** Where an exercise says nothing of a length, an error is reported over a kilometre. */
 export const KILOMETRE = 1000;
 
 /** A slip that ends at another bearing. */

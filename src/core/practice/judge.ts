@@ -39,7 +39,7 @@ export function apart(one: Answer, other: Answer): number {
   return one.kind === 'choice' && other.kind === 'choice' && one.id === other.id ? 0 : Infinity;
 }
 
-/** A slip is told where the answer is this much nearer to it than to the right one. */
+/** A slip is reported where the answer is this much nearer to it than to the right one. */
 const NEARER = 2;
 
 /** More than this and a sum was not slipped in, but another one done. */

@@ -102,7 +102,7 @@ export interface Misstep {
 /** One thing that is asked. */
 export interface Question {
   readonly scene: Scene;
-  /** The figures of the question, for whoever computes it by themselves. */
+  /** The figures of the question, for anyone who computes it by themselves. */
   readonly given: Readonly<Record<string, number | string>>;
   readonly asks: string;
   /** The sum that leads to a bearing, done right: a few degrees beside it are a slip in it. */
@@ -114,7 +114,7 @@ export interface Question {
   readonly missteps: readonly Misstep[];
   /** How it is done, step by step, with these figures; the last step says the answer. */
   readonly steps: readonly string[];
-  /** How far one would go by the answer: an error in degrees is told over this length. */
+  /** How far one would go by the answer: an error in degrees is reported over this length. */
   readonly overMetres: Metres;
 }
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 
 // The Content-Security-Policy allows no script made from text, so the validator must not compile
-// its checks. It has to be told before the first schema is made.
+// its checks. It has to be set before the first schema is made.
 z.config({ jitless: true });
 
 /**

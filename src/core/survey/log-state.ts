@@ -22,7 +22,7 @@ type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
 export interface LogState extends Writable<InForce> {
   /**
    * What one unit of every length is: a pace where all lengths so far are counts and no pace is
-   * known. Null while no line has told.
+   * known. Null while no line has said.
    */
   unit: PlaneUnit | null;
   /** The pace of counts before the first `pace` line: what that says, where one is to come. */
@@ -120,7 +120,7 @@ export function paceOn(state: Readonly<LogState>, ground: string | undefined): G
     paceLength,
     inUse: { ...inUse, ground, key: `${ground}, lent: ${inUse.key}` },
   };
-  // Kept beside the state, which stays the same for whoever reads it.
+  // Kept beside the state, which stays the same for anyone who reads it.
   (state as LogState).borrowed ??= new Map();
   state.borrowed?.set(ground, lent);
   return lent;
@@ -155,7 +155,7 @@ export function takeLength(
   if (state.unit === null) {
     state.unit = 'pace';
     state.general = state.paceToCome ?? ONE_PACE;
-    // What was asked of a ground before was told of no pace at all.
+    // What was asked of a ground before had no pace at all.
     state.borrowed = null;
   }
   const isKnown = !Number.isNaN(paceOn(state, ground).paceLength);

@@ -10,7 +10,7 @@ export interface Frame {
   /** The north that the plane's north is. */
   readonly north: North;
   readonly norths: OutingNorths;
-  /** What its lengths are in, and with them all that is told of its places. */
+  /** What its lengths are in, and with them all lengths about its places. */
   readonly unit: PlaneUnit;
   /** Where the plane's origin is on the earth; null where that, or north, or a pace isn't known. */
   readonly origin: Position | null;
@@ -22,7 +22,7 @@ export interface RelativePlace extends PlanePoint {
   readonly covariance: Covariance;
   /** What its stretches share with each other, and perhaps with a walk. */
   readonly shared: readonly SharedSum[];
-  /** What an adjustment has told of the shared errors; without it, each has its own sigma. */
+  /** What an adjustment found of the shared errors; without it, each has its own sigma. */
   readonly joint?: JointErrors;
 }
 

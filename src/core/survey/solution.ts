@@ -115,7 +115,7 @@ interface CheckedFix {
   readonly reckoned: { readonly apartMetres: Metres; readonly asExpected: boolean } | null;
 }
 
-/** An outing as it was walked: what its loops and its errors are told from. */
+/** An outing as it was walked: what its loops and its errors are estimated from. */
 export const asWalked = (solution: Solution): Solution => solution.walked ?? solution;
 
 /** The north that an outing's ways are shown in. */

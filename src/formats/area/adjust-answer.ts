@@ -12,7 +12,7 @@ import type { PlaneUnit } from '../../core/units/plane';
 import { degrees } from '../../core/units/units';
 import { ellipseFields } from '../home-answer';
 
-/** So many slips are named: a single loop is told as one of these. */
+/** So many slips are named: a single loop is reported as one of these. */
 const MOST_SUSPECTS = 3;
 
 /**

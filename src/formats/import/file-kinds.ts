@@ -17,7 +17,8 @@ const holds = (bytes: Uint8Array, at: number, word: string) =>
 const AS_TABLE = 'Save its table as CSV there, and open that; or copy its lines and paste them.';
 const AS_PICTURE = 'A picture of a map is opened under Route, Pictures of maps.';
 const AS_GPX = 'Save it as GPX there, and open that.';
-const AS_HEIGHTS = 'Heights are opened in a route, where the climb of its legs is told.';
+const AS_HEIGHTS =
+  'Elevation files are kept in Files, under Elevation files; a route reads climbs from them.';
 
 /** The kinds; a new one is one more row. By what files begin with: each format's own documents. */
 const KINDS: readonly FileKind[] = [

@@ -65,7 +65,7 @@ export async function readArchive(
   return ok({ ...all, messages, pixels, thinned: undefined });
 }
 
-/** How many names are told in full. */
+/** How many names are reported in full. */
 const MOST_NAMED = 8;
 
 function passedOverWords(names: readonly string[]): string {

@@ -38,7 +38,7 @@ export interface ReadChoices {
   /** For files that name no day. */
   readonly today: string;
   readonly newId: () => string;
-  /** Told the share that is done, where there are steps. */
+  /** Gets the share that is done, where there are steps. */
   readonly onProgress?: (share: number) => void;
   /** The person's own paces, for a table that counts in paces and doesn't say how long they are. */
   readonly paces?: readonly Entry[];
@@ -87,7 +87,7 @@ function readBytes(
   }
 }
 
-/** What outings are read from, for whoever tries another file. */
+/** What outings are read from, for anyone who tries another file. */
 const OUTINGS_ARE =
   'Outings are read from a log as text, a table (CSV), GPX, GeoJSON, or a logbook or backup of ' +
   'this app.';

@@ -37,16 +37,19 @@ export function readXml(text: string): Result<XmlNode, FileFault[]> {
     const message = 'This file declares a document type or entities, which are not read.';
     return fail([fileFault(message, { line, column: 1 })]);
   }
+  if (!text.trimStart().startsWith('<')) {
+    return fail([fileFault('This file is not GPX or GeoJSON. For a table, choose CSV.')]);
+  }
   try {
     const valid = XMLValidator.validate(text);
     if (valid !== true) {
       const { msg, line, col } = valid.err;
-      return fail([fileFault(`This is not XML that can be read: ${msg}`, { line, column: col })]);
+      return fail([fileFault(`This file is damaged: ${msg}`, { line, column: col })]);
     }
     return ok(parser.parse(text) as XmlNode);
   } catch {
     // The parser throws on nesting that is too deep, and on names that would reach into objects.
-    return fail([fileFault('This is not XML that can be read.')]);
+    return fail([fileFault('This file is damaged, or nested too deeply.')]);
   }
 }
 

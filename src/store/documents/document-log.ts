@@ -167,7 +167,7 @@ export interface DocumentActions<Document> {
   recover(): Promise<DocumentOutcome>;
 }
 
-/** The actions of a document; `tell` is told why a change was not written, or null. */
+/** The actions of a document; `tell` is called with why a change was not written, or null. */
 export function documentActions<Document extends { readonly id: string }>(
   logs: DocumentLogs<Document>,
   database: () => CairnDatabase,

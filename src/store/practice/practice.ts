@@ -21,7 +21,7 @@ export async function keepAttempt(database: CairnDatabase, attempt: Attempt): Pr
   await database.transaction('rw', database.attempts, () => database.attempts.put(whole));
 }
 
-/** Forgets all attempts: one begins anew. Courses stay. */
+/** Forgets all attempts: one begins again. Courses stay. */
 export const forgetAttempts = (database: CairnDatabase): Promise<void> =>
   database.transaction('rw', database.attempts, () => database.attempts.clear());
 

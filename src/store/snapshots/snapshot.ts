@@ -44,7 +44,7 @@ export const isOfLog = (
 
 /**
  * The snapshot of an outing, if its log still holds as many changes up to it and its own change
- * unaltered; null otherwise. The rest of the log is compared by whoever reads it whole.
+ * unaltered; null otherwise. The rest of the log is compared by anyone who reads it whole.
  */
 export async function keptSnapshot(
   database: CairnDatabase,

@@ -62,7 +62,7 @@ export const useGrid = (): string =>
     () => 'national',
   );
 
-/** The units that figures are shown in. Told to the texts before anything below is drawn. */
+/** The units that figures are shown in. Set for the texts before anything below is drawn. */
 export function useUnits(): ShownUnits {
   const units = useSyncExternalStore(subscribe, snapshot, () => USUAL_UNITS);
   showIn(units);

@@ -45,7 +45,7 @@ export class VersionChannel {
     }, ANSWER_MS);
   }
 
-  /** Says that this tab may be loaded anew. */
+  /** Says that this tab may be loaded again. */
   readonly ready = (): void => this.post({ kind: 'ready', from: this.id });
 
   close(): void {

@@ -152,11 +152,11 @@ function useGate(gated: RefObject<boolean>, onGate: () => void, update: () => vo
   }, [gated, serwist]);
 }
 
-/** Loads the page again once a new version is in charge; a busy tab is only told. */
+/** Loads the page again once a new version is in charge; a busy tab only gets the report. */
 function useReloadWhenTaken(gated: RefObject<boolean>, onTaken: () => void): void {
-  const told = useRef(onTaken);
+  const report = useRef(onTaken);
   useEffect(() => {
-    told.current = onTaken;
+    report.current = onTaken;
   });
   useEffect(() => {
     const { serviceWorker } = navigator;
@@ -165,7 +165,7 @@ function useReloadWhenTaken(gated: RefObject<boolean>, onTaken: () => void): voi
     const changed = () => {
       // The first worker of all takes charge of pages that are of its own build.
       if (!inCharge && !gated.current) inCharge = true;
-      else if (isBusy()) told.current();
+      else if (isBusy()) report.current();
       else location.reload();
     };
     serviceWorker.addEventListener('controllerchange', changed);

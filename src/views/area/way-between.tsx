@@ -43,7 +43,10 @@ function placeName({ party }: Survey, node: number): string {
   return `${name} (${visibleText(nameOf(party, first.outing))})`;
 }
 
-/** The way between any two places, whoever found them: straight, and over legs that were walked. */
+/**
+ * The way between any two places, no matter who found them: straight, and over legs that were
+ * walked.
+ */
 export function WayBetween({ open, survey, ends, onEnds }: Props) {
   const { party } = survey;
   const [chosen, setWalker] = useState(0);

@@ -31,17 +31,16 @@ export const WORDS = {
   absent: (count: number) =>
     `${plural(count, 'outing', 'outings')} of this area can’t be shown: deleted, or with an error.`,
   addOuting: 'Add an outing',
-  leave: 'Take out',
-  leaveAbout: (name: string) => `Take out: ${name}`,
-  onePlace: 'One place?',
-  onePlaceWhy:
-    'Stations are joined only where you say that they are one. A name alone can be two places.',
+  leave: 'Remove from area',
+  leaveAbout: (name: string) => `Remove from area: ${name}`,
+  onePlace: 'Same place?',
+  onePlaceWhy: 'Stations are joined only where you confirm it. Two places can share a name.',
   sameName: (name: string, outings: string) => `${name}: in ${outings}`,
   near: (one: string, other: string, metres: Metres) =>
     `${one} and ${other} lie ${lengthText(metres)} apart`,
-  same: 'One place',
-  sameAll: 'All of these are one place each',
-  apart: 'Not the same',
+  same: 'Same place',
+  sameAll: 'Join all by name',
+  apart: 'Different',
   joined: 'Joined places',
   split: 'Split again',
   lost: (names: string) => `No longer in their outings: ${names}.`,
@@ -57,21 +56,21 @@ export const WORDS = {
   method: METHOD_LABEL,
   methods: METHOD_WORDS,
   loops: 'Loops',
-  noLoops: 'No loop yet. What is walked to a known place from another side closes one.',
+  noLoops: 'No loop yet. Walk back to a known station by another route to close one.',
   closure: (station: string, outing: string) => `Back at ${station}, ${outing}`,
   misclosure: 'Misclosure as walked',
   ofWalked: 'of the distance walked',
   fits: (p: number) =>
     p > 0.2
-      ? 'The loops close as well as compass and pace explain.'
+      ? 'Loops close within the expected error.'
       : `The loops close less well than most, but not beyond chance (${chance(p)} of surveys).`,
   unexplained: (p: number) =>
     `The loops do not close: compass and pace explain this in ${chance(p)} of surveys. ` +
-    'Look for a blunder.',
-  disagrees: 'The reading that disagrees',
+    'Look for a mistake.',
+  disagrees: 'Suspected mistake',
   oneOf: (count: number) =>
-    `${count === 1 ? 'One reading explains it.' : 'Probably one of these.'} Look at the ground, ` +
-    'or in the log, before you correct anything. Until then the map is bent by it.',
+    `${count === 1 ? 'One reading explains it.' : 'Probably one of these:'} Look at the ground, ` +
+    'or in the log, before you correct anything. The map stays distorted until this is corrected.',
   noneExplains:
     'No single mistake explains it, and no two that people often make. The map stays distorted ' +
     'until it is found: look at the loops that close worst.',
@@ -91,16 +90,16 @@ export const WORDS = {
     `Leg ${leg} of ${outing} was corrected; what was there is struck out above it.`,
   undoIt: 'Undo it',
   reason: (slip: string) => `Area: ${slip}`,
-  estimates: 'What the loops tell of compass and pace',
+  estimates: 'Compass and pace corrections',
   addThis: 'To be added to what was read.',
-  noEstimates: 'Told once the loops close: a blunder would be taken for a wrong compass or stride.',
+  noEstimates: 'Available once loops close; until then a mistake would distort them.',
   estimate: (source: SourceId, about: string, who: string) =>
     `${ESTIMATES[source] ?? source}${about ? ` (${about})` : ''}${who ? `, ${who}` : ''}`,
-  unchecked: (legs: string) => `Checked by nothing: ${legs}. A back bearing or a loop would.`,
+  unchecked: (legs: string) => `Nothing checks ${legs}. Take a back bearing or close a loop.`,
   way: 'Way between two places',
   from: 'From',
   to: 'To',
-  walker: 'With the compass and the pace of',
+  walker: 'Use the pace and compass of',
   choose: 'Choose two places here, or press them on the sketch.',
   straight: 'Straight',
   straightCaution: 'Over ground that nobody may have walked: mind cliffs and water.',
@@ -109,8 +108,8 @@ export const WORDS = {
   stretches: (metres: Metres, count: number, minutes: number) =>
     `${distanceText(metres)}, ${plural(count, 'leg', 'legs')}, about ` +
     `${plural(Math.ceil(minutes), 'minute', 'minutes')} at 5 km/h and with the climbs logged`,
-  walkStraight: 'Walk it: count to there',
-  walkLegs: 'Walk it: count to the first of them',
+  walkStraight: 'Start walking',
+  walkLegs: 'Start walking, leg by leg',
   noWalked: 'No walked legs lead there.',
   within: (metres: Metres) => `within ${uncertaintyText(metres)} (95 %)`,
   startHere: (name: string) => `Start an outing from ${name}`,

@@ -124,7 +124,7 @@ function CounterDialog({ solution, counter, dialog, onClose }: DialogProps) {
   );
 }
 
-/** What came of the last tap; a leg that was just logged can be taken back. */
+/** The result of the last tap; a leg that was just logged can be taken back. */
 const Said = ({ counter: { status, canTakeBack, unlog } }: { counter: CounterState }) => (
   <p className={styles.status}>
     <span role="status">{status}</span>

@@ -140,7 +140,7 @@ const NextMark = ({ onChoose }: { onChoose: (metres: number | undefined) => void
   </div>
 );
 
-/** What helps on the way: the mark sighted anew, and what to hold against the feeling. */
+/** What helps on the way: the mark sighted again, and what to hold against the feeling. */
 export function HelpsOnTheWay({ solution, counter, count }: Props) {
   const { metres, bearing } = counter;
   const passed = usePassed(solution, count);

@@ -35,7 +35,7 @@ export function RouteAhead(props: Props) {
   return plan ? <Ahead {...props} plan={plan} /> : null;
 }
 
-/** The catching feature is told once, when the count comes past it. */
+/** The catching feature is reported once, when the count comes past it. */
 function useTooFar(counter: CounterState, beyond: Metres | null, words: string) {
   const { metres, choices, setStatus } = counter;
   const before = useRef(metres);

@@ -6,7 +6,7 @@ import type { Degrees } from '@/core/units/units';
 
 /** Norths nearer than this are one arrow. */
 const ONE_ARROW_DEGREES = 0.05;
-/** Neighbours nearer than this can't be told apart: all angles are then widened. */
+/** Neighbours nearer than this can't be distinguished: all angles are then widened. */
 const LEAST_DRAWN = 7;
 /** The widest spread that still leaves room for the names. */
 const MOST_SPREAD = 44;
@@ -41,7 +41,7 @@ function knownNorths(norths: Norths): Pick<Arrow, 'north' | 'names' | 'turn'>[] 
   return merged;
 }
 
-/** How many times wider the angles are drawn, so that neighbours can be told apart. */
+/** How many times wider the angles are drawn, so that neighbours can be distinguished. */
 function widening(turns: readonly Degrees[]): number {
   const gaps = pairs(turns, (left, right) => right - left);
   if (gaps.length === 0) return 1;

@@ -98,7 +98,7 @@ export const WORDS = {
   housing: 'Fixed declination scale',
   housingHow:
     'For a compass with a small scale inside its housing: bring the needle to the mark instead ' +
-    'of to N, and the dial needs no sum.',
+    'of to N, and the dial needs no correction.',
   dialReads: 'The dial reads',
   years: 'Declination over the years',
   yearsNeed: 'The chart needs the position of the start.',

@@ -12,13 +12,13 @@ import { SIGMA_WORDS, WORDS } from './words';
 
 /** How a sigma came to be what it is, outing by outing, with the band that it lies in. */
 export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
-  const told = LEARNED.filter((id) =>
+  const charted = LEARNED.filter((id) =>
     steps.at(-1)?.learned.some((each) => each.id === id && isLearned(each)),
   );
   const [choice, setChoice] = useState<LearnedId | null>(null);
   const colours = useChartColours();
   const { ink, rest, band } = colours;
-  const id = choice ?? told[0];
+  const id = choice ?? charted[0];
   if (id === undefined) return null;
   const unit = unitOfSigma(id);
   const scale = unit === 'degrees' ? 1 : 100;
@@ -33,7 +33,7 @@ export function LearnedChart({ steps }: { steps: readonly RecordStep[] }) {
         className={styles.choice}
         value={id}
         onChange={setChoice}
-        options={told.map((each) => ({ value: each, label: SIGMA_WORDS[each] }))}
+        options={charted.map((each) => ({ value: each, label: SIGMA_WORDS[each] }))}
       />
       <div className={styles.chart}>
         <Line

@@ -7,7 +7,7 @@ export const WORDS = {
   how:
     'Each figure is one sigma: two readings in three are off by less, nineteen in twenty by less ' +
     'than twice as much. A new outing begins with your own figures: what you set, else what was ' +
-    'learned. An outing that says nothing of an error has the usual one.',
+    'learned. If an outing sets no value, the default is used.',
   error: 'Error',
   usual: 'Usual',
   learned: 'Learned',
@@ -32,13 +32,13 @@ export const WORDS = {
   learningHow:
     'Each loop that closes, each arrival logged, each line read at both ends and each ' +
     'calibration shows how far off you are. Beside each figure stands where it lies with 95 %: ' +
-    'wide at first, since people differ from the usual by half as much again. Blunders are left ' +
+    'wide at first, since people differ from the usual by half as much again. Mistakes are left ' +
     'out, a walk counts once, and only your own outings count. It stays on this device.',
   whose: 'My outings are',
   unnamed: 'those that name nobody',
   alike: (one: string, other: string) =>
     `These loops can’t tell “${one}” from “${other}”: where the one is larger, the other is ` +
-    'smaller. Back bearings and calibrations tell them apart.',
+    'smaller. Back bearings and calibrations distinguish them.',
   learnedFrom: (loops: number, calibrations: number) =>
     `From ${loops} closed ${loops === 1 ? 'loop' : 'loops'} and ${calibrations} ` +
     `${calibrations === 1 ? 'calibration' : 'calibrations'} on this device.`,

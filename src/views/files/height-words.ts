@@ -10,10 +10,10 @@ const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} M
 /** The words of the heights on the device. */
 export const HEIGHT_WORDS = {
   ...CHOOSER_WORDS,
-  title: 'Heights',
+  title: 'Elevation files',
   help:
-    'Files of heights that stay on this device. Outings, routes and maps draw contours from ' +
-    'them: degree squares (.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
+    'They stay on this device. Outings, routes and maps draw contours from them: 1° tiles ' +
+    '(.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
   sheet: ({ name, source, cellMetres, area, bytes }: HeightSheet) =>
     `${visibleText(name)} (${source}): posts ${lengthText(cellMetres)} apart, latitude ` +
     `${degrees(area.south)} to ${degrees(area.north)}, longitude ${degrees(area.west)} to ` +
@@ -25,6 +25,6 @@ export const HEIGHT_WORDS = {
   kept: (sheets: number) => `Kept on this device: ${plural(sheets, 'sheet', 'sheets')}.`,
   ofMap: 'A file in metres that names no grid was taken for UTM, in the zone of your outings.',
   caution:
-    'A file of heights is coarser than the ground: it has no crags, bogs or rivers. ' +
-    'It never says that a way is safe. Heights are not in the backup: keep the files.',
+    'An elevation file is coarser than the ground: it has no crags, bogs or rivers. ' +
+    'It never says that a way is safe. They are not in the backup: keep the files.',
 };

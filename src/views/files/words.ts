@@ -45,7 +45,7 @@ export const WORDS = {
   close: 'Close',
   paste: 'Or paste text here: one log, or several one after another',
   pasted: 'The pasted text',
-  read: 'Read it',
+  read: 'Preview import',
   tolerance: 'How far the legs may be from a recorded line, in metres',
   cantRead: (name: string) => `${name} can’t be read. Nothing of it was taken.`,
   moreFaults: (count: number) => `and ${count} more`,
@@ -140,7 +140,7 @@ export const WORDS = {
 /** Whether the browser keeps what it stores. That some clear it after days is from memory. */
 export const STORAGE_WORDS = {
   granted: 'This browser has promised to keep your outings until you delete them.',
-  'not-granted': 'The browser may delete your outings: it has not promised to keep them.',
+  'not-granted': 'The browser may delete data: your outings are not in protected storage.',
   unknown:
     'This browser does not say whether it keeps your outings. Make backups, and install the app.',
   whatToDo:
@@ -197,7 +197,7 @@ export const OFFERED_FORMATS: readonly OfferedFormat[] = [
   { name: 'json', label: 'Full data (JSON)', what: 'everything, to import again' },
   { name: 'gpx', label: 'GPX', what: 'stations, legs and the way home, for map programs' },
   { name: 'geojson', label: 'GeoJSON', what: 'the same, for map software' },
-  { name: 'kml', label: 'KML', what: 'the same, for globes' },
+  { name: 'kml', label: 'KML', what: 'for 3-D globe viewers' },
   { name: 'csv', label: 'Table (CSV)', what: 'one row a line, for spreadsheets' },
   { name: 'svg', label: 'Sketch (SVG)', what: 'a drawing to scale', single: true },
   { name: 'png', label: 'Image (PNG)', what: 'the sketch as an image', single: true },

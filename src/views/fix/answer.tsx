@@ -32,7 +32,7 @@ interface Props {
   open: OpenOuting | null;
   known: readonly KnownPlace[];
   change: (change: Partial<FixDraft>) => void;
-  /** What came of the last action. It stays when a logged fix has left no bearings. */
+  /** The result of the last action. It stays when a logged fix has left no bearings. */
   said: string | null;
   say: (said: string | null) => void;
 }

@@ -24,7 +24,7 @@ export const WORDS = {
   bearings: 'Bearings',
   none:
     'Where am I? Choose a place that you can see and that is on your map, and read the ' +
-    'bearing to it. After the second one your place is here.',
+    'bearing to it. After the second bearing your position appears here.',
   noPlaces: 'First enter the places you can see, under Known places: name and grid reference.',
   demo: 'Add the places of the demo',
   needsDeclination: 'Places on a map need the declination. What is it here?',
@@ -75,7 +75,7 @@ export const WORDS = {
     `${asExpected ? 'as expected.' : 'more than their errors explain.'}`,
   slip: (name: string, says: string, probability: number) =>
     `${visibleText(name)}: ${says}? Then all agree (${Math.round(100 * probability)} %).`,
-  crossings: 'The line is met at',
+  crossings: 'You reach the line at',
   crossing: (position: Position, within: Metres) =>
     `${placeWords(position, within)}, within ${uncertaintyText(within)}`,
   ahead: (bearing: Degrees) => `The mark is ahead on ${bearingText(bearing)} true from each.`,
@@ -112,7 +112,7 @@ export const PLACES_WORDS = {
   name: 'Name',
   where: 'Grid reference or position',
   square: 'Square for short references',
-  barrier: 'It is not to be crossed: plans are checked against it',
+  barrier: 'Barrier: warn if a route crosses it',
   crossing: 'A gate, bridge or ford: a barrier may be crossed here',
   squareHint: 'as in 20U MF, SD, or a grid by name: LV95',
   help:
@@ -163,13 +163,13 @@ export const ORIENT_WORDS = {
       `Set the dial to ${turn}: grid north as your compass reads it here.`,
       'Lay the long edge of the compass on a grid line, its arrow to the top of the map.',
       'Turn the map with the compass on it until the needle is in its housing. Now the ' +
-        'map lies as the country.',
+        'map is oriented.',
     ],
     magnetic: () => [
       'Set the dial to 0: the meridians are magnetic, nothing is added.',
       'Lay the long edge of the compass on a meridian, its arrow to the top of the map.',
       'Turn the map with the compass on it until the needle is in its housing. Now the ' +
-        'map lies as the country.',
+        'map is oriented.',
     ],
     none: (turn: string) => [
       `Set the dial to ${turn}: true north as your compass reads it here.`,

@@ -51,7 +51,7 @@ export const CHECKS = [
     how: 'What will you see, hear or smell when you are back?',
   },
   {
-    key: 'told',
+    key: 'someone-knows',
     name: 'Someone knows.',
     how: 'Where you are going, when you will be back, whom to call.',
   },

@@ -4,7 +4,7 @@ import { beforeSunriseWords, neverRisesWords, WAY_WORDS } from '@/views/shared/w
 /** The words of Home now. */
 export const WORDS = {
   leaves: (here: string, leaving: string) =>
-    `This is the way from ${here}; the next leg of the log leaves from ${leaving}.`,
+    `This is the way from ${here}; the next leg of the log starts at ${leaving}.`,
   caution:
     'The line ignores cliffs, water and private land: look before you step. Unsure, or dusk ' +
     'near? Stop, sit down, think.',

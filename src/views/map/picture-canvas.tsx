@@ -12,7 +12,7 @@ interface Props {
   arrived: number;
 }
 
-/** The pixels of the picture; what lies over it is drawn apart. */
+/** The pixels of the picture; what is shown on it is drawn separately. */
 export function PictureCanvas({ tiles, view, size, arrived }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {

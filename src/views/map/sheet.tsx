@@ -30,7 +30,7 @@ interface Props {
   over: (view: View) => ReactNode;
 }
 
-/** The picture, moved by drag, wheel, pinch and keys; what lies over it moves with it. */
+/** The picture, moved by drag, wheel, pinch and keys; what is shown on it moves with it. */
 export function Sheet({ tiles, arrived, ups, tie, onTap, over }: Props) {
   const { width, height } = tiles.size;
   const toFit = useCallback((size: Size) => wholePicture({ width, height })(size), [width, height]);

@@ -42,7 +42,7 @@ function upsOf(up: number | null, gridMagnetic: number | null, leg: number | nul
   ];
 }
 
-/** A picture that is open: what ties it, what lies over it, and what changes them. */
+/** A picture that is open: what ties it, what is shown on it, and what changes them. */
 export function useMap(picture: MapPicture, first: Pick<Chosen, 'route' | 'outing'>) {
   const [chosen, setChosen] = useState<Chosen>({ ...first, area: null, known: true });
   const [fault, setFault] = useState<string | null>(null);

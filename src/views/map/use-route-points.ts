@@ -9,7 +9,7 @@ import { storeFault, type StoreFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { ownPaces } from '@/views/shared/data/own-paces';
 
-/** What the store refused, thrown so that it is told like any other failure. */
+/** What the store refused, thrown so that it is reported like any other failure. */
 class StoreRefusal extends Error {
   constructor(readonly fault: StoreFault) {
     super(fault);

@@ -16,7 +16,7 @@ export class Tiles {
     private readonly onTile: () => void,
   ) {}
 
-  /** The tile, if it is here; else it is asked for, and told when it comes. */
+  /** The tile, if it is here; else it is asked for, and shown when it comes. */
   tile(level: number, column: number, row: number): ImageBitmap | null {
     const key = `${level} ${column} ${row}`;
     const found = this.here.get(key);

@@ -7,11 +7,11 @@ import type { Metres } from '@/core/units/units';
 const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} MB`;
 
 const FIT_FAULTS: Readonly<Record<FitFault['code'], string>> = {
-  'too-few': 'Two points at least tie a picture; four or more take out the slant of a photograph.',
+  'too-few': 'Mark at least two points; four or more also correct a tilted photo.',
   'in-line': 'These points lie on one line, or on each other: take one well off it.',
   mirrored:
-    'By these points the map would be seen from behind: easting and northing swapped, or two ' +
-    'points mistaken for each other?',
+    'These points would mirror the map: easting and northing swapped, or two points mistaken for ' +
+    'each other?',
   folded: 'These points fold the picture over: one of them is far off.',
 };
 
@@ -57,28 +57,33 @@ export const WORDS = {
   caution:
     'A picture is as good as its points: check one that you did not use. Carry the paper map too.',
   modes: {
-    look: 'Look',
-    tie: 'Tie',
+    look: 'View',
+    tie: 'Set map position',
     measure: 'Measure',
     route: 'Route',
     line: 'Lines',
     protractor: 'Protractor',
   },
-  layers: 'Lie over it',
+  layers: 'Show on the map',
   layerRoute: 'Route',
   layerOuting: 'Outing',
   layerArea: 'Area',
   known: 'Known places and lines',
   noLayer: 'none',
   turn: 'Turn',
-  ups: { picture: 'as taken', grid: 'grid north up', magnetic: 'magnetic north up', leg: 'leg up' },
+  ups: {
+    picture: 'as photographed',
+    grid: 'grid north up',
+    magnetic: 'magnetic north up',
+    leg: 'leg up',
+  },
   sheet: 'Picture of the map',
   // Tie.
   tieHow:
     'Tap a crossing of the grid or a known place, set it under the magnifier, and say where it ' +
     'is. Spread the points over the corners; a fifth one checks the four, six name a wrong one.',
-  notTied: 'Not tied to the earth yet.',
-  tiedByFile: 'Tied by its own file.',
+  notTied: 'Not positioned yet.',
+  tiedByFile: 'Positioned by its own file.',
   kinds: {
     similarity: 'turned and scaled (similarity)',
     affine: 'turned, scaled and sheared (affine)',
@@ -96,15 +101,15 @@ export const WORDS = {
   fault: (fault: TieFault): string => {
     if (fault.code === 'grid') return faultMessage(fault.fault);
     if (fault.code === 'no-projection') {
-      return 'The file tells metres, and not of which grid: write its projection below.';
+      return 'The file is in metres but names no grid. Enter its projection below.';
     }
     return FIT_FAULTS[fault.code];
   },
   reference: 'Where it is',
   referenceHelp:
     'Grid reference, as a roamer (romer) reads it; UTM, degrees; or choose a known place',
-  square: 'Square of 100 km for short references',
-  addPoint: 'Tie it here',
+  square: 'Grid square letters (for short references)',
+  addPoint: 'Set this point',
   removePoint: (label: string) => `Delete ${label}`,
   residual: (metres: Metres) => fineLengthText(metres),
   magnifier: 'Magnifier: drag, or use the arrow keys',
@@ -126,14 +131,14 @@ export const WORDS = {
   routeHow: 'Tap the points of the route one after another: each tap adds one.',
   points: (count: number) => (count === 1 ? '1 point.' : `${count} points.`),
   undoPoint: 'Undo',
-  noRoute: 'Tap to begin a new one, or choose a route under “Lie over it”.',
+  noRoute: 'Tap to begin a new one, or choose a route under “Show on the map”.',
   startRoute: 'Start a route here',
   pointName: 'Name of the last point',
   openRoute: 'Open the route',
   // Lines.
   lineHow: 'Tap the corners of a path, a stream or a shore, then name it.',
   lineName: 'Name of the line',
-  barrier: 'It is not to be crossed: plans are checked against it',
+  barrier: 'Barrier: warn if a route crosses it',
   keepLine: 'Keep the line',
   lineKept: (name: string) => `“${name}” is kept with the known places.`,
   back: 'Take the last corner back',

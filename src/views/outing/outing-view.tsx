@@ -195,7 +195,7 @@ const SketchSection = (props: ComponentProps<typeof SketchPane>) => (
 const UnsavedChange = ({ view: { unsaved, retry } }: { view: OutingViewState }) =>
   unsaved && <Rescue words={STORE_MESSAGES[unsaved.fault]} text={unsaved.text} onRetry={retry} />;
 
-/** Told once the browser had emptied its store under this tab. */
+/** Said once the browser had emptied its store under this tab. */
 function EmptiedStore({ open: { session } }: { open: OpenOuting }) {
   const [isSeen, setSeen] = useState(false);
   if (session.status !== 'ready' || !session.rewritten || isSeen) return null;

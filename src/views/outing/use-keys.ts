@@ -22,7 +22,7 @@ export const SHORTCUTS: readonly { keys: string; does: string }[] = [
   { keys: 'C', does: 'Pace counter' },
   { keys: '↑ ↓', does: 'In the log: select a line' },
   { keys: 'Enter, Delete', does: 'In the log: correct it, strike it out' },
-  { keys: 'F', does: 'In the log: the next leg leaves from the end of this one' },
+  { keys: 'F', does: 'In the log: the next leg starts at the end of this one' },
   { keys: '+ - 0', does: 'In the sketch: zoom in, zoom out, fit' },
   { keys: '← → ↑ ↓', does: 'In the sketch: move it. On the dial: turn by 1°, with Shift by 10°' },
   { keys: '?', does: 'This list' },

@@ -62,7 +62,7 @@ function strikeNow(reason: string): Strike {
   return { at: new Date().toISOString(), ...(why === '' ? {} : { reason: why }) };
 }
 
-/** Runs commands, and keeps what the person is told about them. */
+/** Runs commands, and keeps what the person is shown about them. */
 function useCommands(open: OpenOuting, outing: Outing) {
   const [status, setStatus] = useState('');
   const [refused, setRefused] = useState<string | null>(null);
@@ -193,7 +193,7 @@ function useHeaderEffect(open: OpenOuting, outing: Outing, solution: Solution) {
 }
 
 /**
- * Undo and redo, and what came of it. `endEditing` is what ends the correction of a line: that line
+ * Undo and redo, and their result. `endEditing` is what ends the correction of a line: that line
  * may be gone or another after the step.
  */
 const useStep = (

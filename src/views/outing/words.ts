@@ -48,7 +48,7 @@ export const WORDS = {
   settings: 'Settings',
   undo: 'Undo',
   redo: 'Redo',
-  columns: { number: 'no.', bearing: 'bearing', count: 'count', note: 'note' },
+  columns: { number: 'Leg', bearing: 'Bearing', count: 'Paces', note: 'Note' },
   emptyLog: 'Nothing logged yet.',
   emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',
   emptyMark:
@@ -94,14 +94,14 @@ export const WORDS = {
   moveUp: 'Move up',
   moveDown: 'Move down',
   legFromHere: 'Leg from here',
-  accept: 'It is right',
+  accept: 'Keep it: it is right',
   insteadUse: (bearing: string) => `Use ${bearing} instead`,
   reversed: 'How a 180° error happens',
   struckHidden: (count: number) => (count === 1 ? '1 struck line' : `${count} struck lines`),
   showStruck: 'Show',
   hideStruck: 'Hide',
   find: 'Find in the log',
-  notFound: (words: string) => `No line of this log holds “${words}”.`,
+  notFound: (words: string) => `Not found in this log: “${words}”.`,
   found: (count: number) => (count === 1 ? '1 line' : `${count} lines`),
   keypad: 'Keypad',
   keypadBearing: 'Bearing',
@@ -112,8 +112,8 @@ export const WORDS = {
   keypadClose: 'Close',
   keypadLog: 'Log it',
   keypadAbout: 'Keypad: dial and number keys',
-  more: 'More',
-  moreAbout: 'More lines to log, and all actions',
+  more: 'Commands',
+  moreAbout: 'Commands: lines to log, and all actions',
   name: 'Name',
   wayFromHere: 'Way from here',
   legNumber: (leg: number) => `Leg ${leg}`,
@@ -122,7 +122,7 @@ export const WORDS = {
     `Misclosure at ${station}: ${lengthText(metres)}, ` +
     `${(100 * share).toFixed(1)} % of the distance walked.` +
     (share > USUAL_MISCLOSURE
-      ? ' A few per cent are usual by compass and pace: look for a blunder.'
+      ? ' A few per cent are usual by compass and pace: look for a mistake.'
       : ''),
   emptied:
     'The browser emptied its store while this outing was open. This outing was written again ' +
@@ -140,8 +140,7 @@ export const WORDS = {
     walk: (metres: string, paces: number | null, direction: string, to: string) =>
       `Walk ${metres}${paces === null ? '' : `: ${pacesWords(paces)}`}, ${direction}, to ${to}.`,
     between: (from: string, to: string) => `From ${from} to ${to}`,
-    still: (here: string, leaving: string) =>
-      `Still at ${here}? The next leg leaves from ${leaving}.`,
+    still: (here: string, leaving: string) => `Still at ${here}? Next leg starts at ${leaving}.`,
     there: (leaving: string) => `No, I am at ${leaving}`,
     means: ', with the same compass and stride',
     caution: 'It ignores cliffs and water: look before you step.',
@@ -158,6 +157,6 @@ export const WORDS = {
   orientations: { north: 'North up', heading: 'Heading up', walked: 'As walked' },
   orientationAbout: (now: string) => `${now}: what is up on the sketch`,
   grid: 'Grid',
-  walks: 'Walks',
-  walksAbout: 'Show where 1,000 simulated walks home end',
+  walks: 'Scatter',
+  walksAbout: 'Scatter: where 1,000 simulated walks home end',
 } as const;

@@ -9,7 +9,7 @@ export const WORDS = {
     `${plural(changes, 'change', 'changes')} ` +
     `${ever ? 'since the last backup' : 'and no backup yet'}: only on this device.`,
   start: 'Start an outing',
-  stepOff: 'Step off',
+  stepOff: 'Step off (leave the path briefly)',
   importFile: 'Import a file',
   demo: 'Open the demo outing',
   demoArea: 'Open the demo area',

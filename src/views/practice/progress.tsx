@@ -65,7 +65,7 @@ export function Progress({ attempts }: { attempts: readonly Attempt[] }) {
   );
 }
 
-/** The slips that were told, the most frequent first. */
+/** The slips that were reported, the most frequent first. */
 function Slips({ attempts }: { attempts: readonly Attempt[] }) {
   const slips = rollups(
     attempts.flatMap((each) => each.slips),

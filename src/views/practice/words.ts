@@ -17,7 +17,7 @@ const WATERS = {
 /** The words of the Practice view. */
 export const WORDS = {
   loading: 'Opening the trainer…',
-  making: 'Making the country…',
+  making: 'Making the practice map…',
   failed: 'The trainer stopped. Reload the page: nothing that was saved is lost.',
   lead:
     'Skills for the hill, on a sofa and offline. Each exercise first shows, then ' +
@@ -29,7 +29,7 @@ export const WORDS = {
   due: 'Due now',
   nothingDue: 'Nothing is due. Begin something new, or repeat what you like.',
   newHere: 'New here? Begin with the first of each group.',
-  notBegun: 'Not begun',
+  notBegun: 'Not started',
   standing: (right: number, tries: number) => `${right} of ${tries} right`,
   dueOn: (day: string) => `again ${day}`,
   isDue: 'due',
@@ -112,12 +112,12 @@ export const WORDS = {
   nothingNear: 'nothing',
   away: 'Distance',
   pulled: (degrees: number) => `The needle is ${Math.round(degrees)}° off magnetic north.`,
-  state: 'State of the compass',
-  faults: { none: 'Sound', reversed: 'Reversed needle', bubble: 'Large bubble' },
+  state: 'Condition of the compass',
+  faults: { none: 'OK', reversed: 'Reversed needle', bubble: 'Large bubble' },
 
   // Map and panorama
-  mapToSee: 'Map of a made country: arrow keys move it, plus and minus zoom.',
-  mapToTap: 'Map of a made country: tap a place, or move it below the cross and press Enter.',
+  mapToSee: 'Practice map: arrow keys move it, plus and minus zoom.',
+  mapToTap: 'Practice map: tap a place, or move it below the cross and press Enter.',
   margin: (seed: number, declination: string, year: number, change: string, convergence: string) =>
     `Country ${seed}, invented · contours every 10 m · grid 500 m · declination ` +
     `${declination} in ${year}, ` +
@@ -132,10 +132,10 @@ export const WORDS = {
   // Blind walk
   walks: 'Blind walk',
   walksWhy:
-    'A whole outing in fog on a made country: set, count, log in the real outing view, ' +
+    'A whole outing in fog on a practice map: set, count, log in the real outing view, ' +
     'and find the hut again.',
   startWalk: 'Start a blind walk',
-  walkOf: (country: number) => `Blind walk, country ${country}`,
+  walkOf: (country: number) => `Blind walk, practice map ${country}`,
   goOn: (name: string) => `Go on: ${name}`,
   walkDone: (name: string) => `Look at: ${name}`,
   walkTask: (start: string, seenMetres: number) =>
@@ -191,8 +191,8 @@ export const WORDS = {
   newCourse: 'Make a course',
   courseName: 'Name of the course',
   chosenExercises: 'Exercises',
-  each: 'Of each',
-  makeCourse: 'Keep the course',
+  each: 'Questions per exercise',
+  makeCourse: 'Save course',
   needName: 'Give it a name and at least one exercise.',
   saveCourse: (name: string) => `Save as a file: ${name}`,
   showCode: (name: string) => `Show as QR codes: ${name}`,
@@ -213,8 +213,7 @@ export const WORDS = {
   gotCourse: (name: string) => `The course “${name}” is here now.`,
   gotResults: (who: string, name: string) => `The results of ${who} in “${name}” are here now.`,
   results: 'Results handed back',
-  resultOf: (who: string, right: number, tries: number) =>
-    `${who}: ${right} right of ${plural(tries, 'go', 'goes')}`,
+  resultOf: (who: string, right: number, tries: number) => `${who}: ${right} of ${tries} correct`,
   slipsOf: (slips: string) => `slips: ${slips}`,
   unreadable: (why: string) => `This file can’t be read: ${why}`,
 

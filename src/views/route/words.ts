@@ -47,7 +47,7 @@ export const WORDS = {
     heights: 'Heights',
     head: 'Day and declination',
     text: 'As text',
-    leave: 'To leave',
+    leave: 'Plan for your contact',
   },
   // Legs.
   legTo: (number: number, to: string) => `${number}. To ${to}`,
@@ -58,12 +58,12 @@ export const WORDS = {
   within: (metres: Metres) => `Within ${uncertaintyText(metres)} (95 %)`,
   withinFromStart: (metres: Metres) =>
     `Within ${uncertaintyText(metres)} if no point on the way is recognised`,
-  sight: (share: number) => `in sight on arrival: ${Math.round(100 * share)} %`,
+  sight: (share: number) => `${Math.round(100 * share)} % chance of seeing the point on arrival`,
   by: (time: string) => `by ${time}`,
   sumWords: 'From the map to the compass',
   ground: (ground: string) => `paces on ${ground}`,
   inWords: (words: string) => `The leg goes ${words}.`,
-  confirmAsk: 'Hold that against map and ground. Which way do you say it goes?',
+  confirmAsk: 'Check: which way does it go on the map?',
   confirmed: (words: string) => `You say: ${words}.`,
   reversedWays: 'At the map: three ways to be wrong by exactly 180°',
   danger: 'Danger',
@@ -101,7 +101,7 @@ export const WORDS = {
   place: 'Place',
   placeHelp:
     'Grid reference (674 058), MGRS, UTM, or degrees. Short references are in the square below.',
-  square: 'Square of 100 km for short references',
+  square: 'Grid square letters (for short references)',
   knownPlace: 'Known place',
   noKnown: 'No known places on this device yet: the Fix view keeps them.',
   bearing: 'Bearing on the map',
@@ -121,11 +121,11 @@ export const WORDS = {
   needsPlace: 'Where is it?',
   // Leg form.
   legOf: (from: string, to: string) => `${from} to ${to}`,
-  groundField: 'Ground whose pace you count',
+  groundField: 'Ground (for pacing)',
   upField: 'Metres up',
   downField: 'Metres down',
   handrailField: 'Handrail: what you follow, and on which side',
-  catchingField: 'What tells you that you went too far',
+  catchingField: 'Catching feature (beyond the point)',
   beyondField: 'Metres beyond the point',
   aimSide: 'Aim off to the',
   aimLine: 'Bearing of the line',
@@ -164,7 +164,8 @@ export const WORDS = {
   back: 'Back by',
   usualMethod: 'as the declination is',
   // Text.
-  textHelp: 'The whole route as text. What can’t be read is told by line, and nothing is changed.',
+  textHelp:
+    'The whole route as text. Errors are listed by line; nothing changes until all can be read.',
   useText: 'Use this text',
   faultAt: (line: number, words: string) => `Line ${line}: ${words}`,
   // Tools.
@@ -209,7 +210,7 @@ export const WORDS = {
   fix: 'Take a fix',
   byFix: (set: string, metres: string, within: string) =>
     `By your fix: set ${set}, walk ${metres} (${within}).`,
-  nowhere: 'The log has no place on the earth yet, so that the way can’t be told.',
+  nowhere: 'The log has no position yet, so there is no bearing to the next point.',
   outingsOf: 'Outings on this route',
 } as const;
 

@@ -19,7 +19,7 @@ export const WORDS = {
   alongHow:
     'Follow the path, shore or fence with your feet and eyes on it. Look ahead and to both sides.',
   atLine: 'I am at the line',
-  lineFailed: 'From here the line is met too flatly, or home is too near, to aim off: go straight.',
+  lineFailed: 'Can’t aim off from here: the angle is too small or home is too close. Go straight.',
   notDone: (metres: string, place: string) =>
     `By the log it is still ${metres} to ${place}: walk and log that first, then search.`,
   markThere: (place: string, mark: string) => `At ${place} you will see: ${mark}.`,

@@ -16,7 +16,7 @@ const WORDS = {
   tooLate:
     'Even the shortest way ends after sunset: stop while there is light, make camp or call for ' +
     'help.',
-  bySun: 'Times are by the sun’s zone at the start.',
+  bySun: 'Times use the hour zone of the start’s longitude.',
 } as const;
 
 export function recommendationWords(found: Recommendation): string {

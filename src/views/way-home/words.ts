@@ -18,7 +18,7 @@ export const WORDS = {
   yourErrors: 'Your own errors, and those of this outing',
   onMap: (metres: Metres) =>
     `On a map your position is within ${uncertaintyText(metres)} of the sketched one ` +
-    '(95 %): there the constant errors of compass and pace count.',
+    '(95 %): constant errors of compass and pace included.',
   sources: 'Where the uncertainty comes from',
   helps: 'What would help most',
   nothingHelps: 'No single change would make it a tenth smaller.',
@@ -34,8 +34,7 @@ export const WORDS = {
   general: 'paces',
   onGround: (ground: string) => `paces on ${ground}`,
   byClock: 'minutes',
-  meansUsual:
-    'Taken from the end of the log, as nothing else is said. One tap changes it, for this outing.',
+  meansUsual: 'Same as the last leg in the log. Tap to change it for this outing.',
   meansSaid: 'As chosen for this outing.',
   choose: (name: string) => `Walk this way: ${name.toLowerCase()}`,
   ways: 'Ways home',
@@ -78,12 +77,10 @@ export const WORDS = {
   copy: 'Copy',
   copied: 'Copied.',
   share: SHARED_WORDS.share,
-  noShare: 'This browser passes nothing on to other apps: copy the text.',
+  noShare: 'This browser can’t share. Copy the text instead.',
   print: 'Print',
   pegs: 'Pegs and string',
-  notSimulated:
-    'Simulated walks are made for an outing as walked. This one is adjusted: what its loops ' +
-    'tell is in the figures beside this.',
+  notSimulated: 'Simulation uses the outing as walked. The figures here use the adjusted one.',
   caution:
     'The straight line ignores cliffs, water and private land. If you are unsure, stop, sit ' +
     'down, think, look, plan. Being lost at dusk is a reason to stay put. Local rules and the ' +

@@ -45,7 +45,7 @@ export interface HeightsWorker {
   draw(request: GroundRequest): Promise<GroundAnswer>;
 }
 
-/** Reads a file; one that isn't whole is told as a fault: the package for TIFF throws at it. */
+/** Reads a file; one that isn't whole is reported as a fault: the package for TIFF throws at it. */
 async function readWhole(
   name: string,
   content: Blob,

@@ -128,14 +128,14 @@ export async function prepare(file: Blob, mayScale: boolean): Promise<PictureAns
   const small = scaledSize(width, height, THUMBNAIL * THUMBNAIL);
   const thumbnail = await encoded(bitmap, small.width, small.height, 'image/jpeg');
   bitmap.close();
-  const told = scaledPlace(place, width / size.width);
+  const placed = scaledPlace(place, width / size.width);
   return {
     kind: 'ready',
     blob,
     thumbnail,
     ...size,
-    world: told?.world ?? null,
-    projection: told?.projection ?? null,
+    world: placed?.world ?? null,
+    projection: placed?.projection ?? null,
     otherDatum,
   };
 }

@@ -43,7 +43,7 @@ async function arriveWith(viewport: typeof DESK, lines: readonly string[]) {
 }
 const paste = async (visitor: Visitor, text: string) => {
   await visitor.fill('#pasted', text);
-  await visitor.pick('Read it');
+  await visitor.pick('Preview import');
 };
 const PLACED = [
   'start Dock at 54.2 -63.5',

@@ -67,7 +67,7 @@ describe('a fix', () => {
     await visitor.press('Change the declination');
     await visitor.choose('Use WMM2025');
     await visitor.reads('[data-testid=fix-declination]', /WMM2025/);
-    // A bearing read from the wrong end of the needle is told, and taken out again.
+    // A bearing read from the wrong end of the needle is reported, and taken out again.
     await visitor.press('Change the bearing to Trapper’s hut');
     await visitor.fill('#fix-bearing', trueTo('Trapper’s hut', 180));
     await visitor.pick('Save change');

@@ -21,7 +21,7 @@ describe('units', () => {
     await visitor.home('228°', /Walk 200 m: 130 paces/);
     await visitor.goto('outings');
     await page.select('[aria-label="Units of figures"] label:nth-child(1) select', 'feet');
-    // A choice is shown once it is kept; then the view begins anew.
+    // A choice is shown once it is kept; then the view begins again.
     await visitor.reads('main', /656 ft walked/);
     await page.select('[aria-label="Units of figures"] label:nth-child(2) select', 'mils');
     await visitor.goto('outing', id);

@@ -102,7 +102,7 @@ describe('the main job by ear', () => {
     expect(said).toMatch(/look before you step[^]*two birches[^]*light left[^]*: Walk/);
   });
 
-  it('a logged leg is told with the new way home, a fault where it is', async () => {
+  it('a logged leg is reported with the new way home, a fault where it is', async () => {
     const { visitor } = shared;
     await visitor.open(OUT);
     await visitor.log('048 100m');

@@ -48,7 +48,7 @@ describe('a blind walk', () => {
     await page.waitForSelector('[data-testid=track-walked]');
     expect(await findingsInThemes(visitor)).toEqual([]);
     await visitor.goto('practice');
-    await visitor.reads('main', /Look at: Blind walk, country \d+/);
+    await visitor.reads('main', /Look at: Blind walk, practice map \d+/);
   });
 });
 
@@ -162,12 +162,12 @@ describe('a course', () => {
     const { page } = visitor;
     await visitor.goto('practice');
     await visitor.pick('Make a course');
-    await visitor.pick('Keep the course');
+    await visitor.pick('Save course');
     await visitor.reads('[role=alert]', /Give it a name and at least one exercise/);
     await visitor.fill('#course-name', 'First evening');
     await chooseFrom(visitor, '#course-exercises', 'Mils');
     await page.keyboard.press('Escape');
-    await visitor.pick('Keep the course');
+    await visitor.pick('Save course');
     await visitor.reads('main', /First evening.*0 of 2 done/s);
     await visitor.choose('1. Mils');
     await visitor.reads('main', /Now a test/);
@@ -217,7 +217,7 @@ describe('a course', () => {
         await offerFile(visitor, 'Read a course or results', path);
         await visitor.reads('[data-testid=course-said]', says);
       }
-      await visitor.reads('[data-testid=results]', /Ines: 0 right of 1 go; slips: 180° error/);
+      await visitor.reads('[data-testid=results]', /Ines: 0 of 1 correct; slips: 180° error/);
     },
   );
 });

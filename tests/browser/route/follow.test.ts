@@ -93,7 +93,7 @@ describe('following a route', () => {
     await visitor.reads('[data-testid=following]', /Next: Esker top/);
     await visitor.goto('outing', again.get('outing')!);
     await visitor.reads('[data-testid=home-sentence]', /to Dock/);
-    await visitor.reads('#pane-log', /From here on the route “Gauges from the map”/);
+    await visitor.reads('#pane-log', /Route from here: “Gauges from the map”/);
     await visitor.leave();
   });
 

@@ -34,7 +34,7 @@ async function tieHere(visitor: Visitor, reference: string) {
   await visitor.page.waitForSelector('[data-testid=magnifier]');
   await visitor.fill('#tie-reference', reference);
   await visitor.page.keyboard.press('Escape');
-  await visitor.pick('Tie it here');
+  await visitor.pick('Set this point');
   await visitor.gone('[data-testid=magnifier]');
 }
 
@@ -46,7 +46,7 @@ describe('a picture of a map', () => {
     await visitor.goto('map');
     await visitor.reads('main', /No picture yet/);
     await offerFile(visitor, 'Add a picture', 'demo/ormsay-lake.png');
-    await visitor.reads(TIE, /Not tied to the earth yet/);
+    await visitor.reads(TIE, /Not positioned yet/);
     for (const control of CONTROLS.slice(0, 2)) {
       await tapPixel(visitor, control);
       await tieHere(visitor, control.label);
@@ -57,7 +57,7 @@ describe('a picture of a map', () => {
       await tieHere(visitor, control.label);
     }
     await visitor.reads(TIE, /Seen from a slant \(projective\)/);
-    // A fifth point checks: the crossing beside it is 500 m off, and is told.
+    // A fifth point checks: the crossing beside it is 500 m off, and is reported.
     const middle = { x: (CONTROLS[0]!.x + CONTROLS[2]!.x) / 2, y: CONTROLS[0]!.y + 700 };
     await tapPixel(visitor, middle);
     await tieHere(visitor, '20U 467900 6006200');
@@ -86,7 +86,7 @@ describe('a picture of a map', () => {
       await tapPixel(visitor, pixel);
     }
     await visitor.fill('#line-name', 'The gorge');
-    await visitor.choose('It is not to be crossed');
+    await visitor.choose('Barrier: warn if a route crosses it');
     await visitor.pick('Keep the line');
     await visitor.reads('main', /“The gorge” is kept/);
 
@@ -185,7 +185,7 @@ describe('a picture that can’t be kept', () => {
     await visitor.pick('Cancel');
     await offerFile(visitor, 'Add a picture', file);
     await visitor.pick('Scale it down');
-    await visitor.reads(TIE, /Not tied to the earth yet/);
+    await visitor.reads(TIE, /Not positioned yet/);
     // Who has no picture draws on the grid.
     await visitor.goto('map');
     await visitor.reads('main', /4830 × 4140/);
@@ -197,7 +197,7 @@ describe('a picture that can’t be kept', () => {
     await visitor.leave();
   });
 
-  it('because the disk is full is told, and nothing of it stays', async () => {
+  it('because the disk is full is reported, and nothing of it stays', async () => {
     const visitor = await Visitor.arrive(PHONE);
     await visitor.goto('map');
     await visitor.reads('main', /No picture yet/);

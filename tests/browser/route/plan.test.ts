@@ -133,7 +133,7 @@ describe('a route', () => {
     await visitor.reads('main', /If you meet the fen pool \(after \d+ m\), you went 150 m too far/);
     await visitor.reads('main', /Danger: soft ground/);
     await visitor.gone('[data-code=nothing-catches]');
-    // What can't be read is told, and nothing of it is taken.
+    // What can't be read is reported, and nothing of it is taken.
     await visitor.fill('#leg-ticks', 'spring');
     await visitor.pick('Save');
     await visitor.reads('[role=alert]', /Can’t read “spring”. Expected a number of metres/);
@@ -160,7 +160,7 @@ describe('a route', () => {
     await visitor.reads('[data-testid=legs-of-route]', /3\. To Dock/);
     await visitor.choose('3. To Dock');
     await visitor.reads('main', /Aim off: Set \d+° magnetic: you meet the lake shore to the left/);
-    await visitor.choose('To leave');
+    await visitor.choose('Plan for your contact');
     await visitor.reads('[data-testid=leave]', /Start: Dock \(54\.20000 -63\.50000\)/);
   });
 
@@ -170,19 +170,19 @@ describe('a route', () => {
     await visitor.choose('Heights');
     const wrong = join(folder, 'N54W064.hgt');
     writeFileSync(wrong, 'no heights');
-    await offerFile(visitor, 'Choose files of heights', wrong);
+    await offerFile(visitor, 'Choose elevation files', wrong);
     await visitor.reads(
       '[role=alert]',
       /N54W064\.hgt: .*1201 or 3601 posts a side; this file has 10 bytes/,
     );
-    await offerFile(visitor, 'Choose files of heights', 'demo/ormsay-lake.asc');
+    await offerFile(visitor, 'Choose elevation files', 'demo/ormsay-lake.asc');
     const heights = '[data-testid=heights]';
     await visitor.reads(heights, /taken for UTM zone 20 north, the grid of this route/);
     await visitor.reads(heights, /To Gauge 2: 2\d m up, 0 m down; steepest \d°, after \d+ m/);
     expect(await visitor.text(totals)).not.toMatch(/ up, /);
-    await visitor.pick('Write them into 3 legs');
+    await visitor.pick('Add to 3 legs');
     await visitor.reads(totals, /\d\d m up, \d\d m down/);
-    await visitor.reads(heights, /Written into 3 legs/);
+    await visitor.reads(heights, /Added to 3 legs/);
     expect(await findingsInThemes(visitor)).toEqual([]);
     await visitor.press('Undo');
     await visitor.page.waitForFunction(
@@ -194,9 +194,9 @@ describe('a route', () => {
     await visitor.choose('Add a point');
     await typedPoint(visitor, 'Far', '55.2 -63.5');
     await visitor.choose('Heights');
-    await visitor.choose('Heights of the demo map');
+    await visitor.choose('Elevation of the demo map');
     await visitor.reads(heights, /To Far: \d+ % of its heights are not in these files/);
-    await visitor.pick('Write them into 3 legs');
+    await visitor.pick('Add to 3 legs');
     await visitor.reads(totals, /\d\d m up, \d\d m down/);
   });
 
@@ -230,7 +230,7 @@ describe('a route', () => {
     await visitor.reads('[role=alert]', /no place and no line/);
   });
 
-  it('that is deleted can be restored, and one that isn’t there is told', async () => {
+  it('that is deleted can be restored, and one that isn’t there is reported', async () => {
     const { visitor } = shared;
     await newRoute(visitor, 'Short lived');
     await visitor.press('Delete');

@@ -86,7 +86,7 @@ describe('the checks of an outing, on both sides of their limits', () => {
     }
   });
 
-  it('a direction 180° off is told as a 180° error, one 110° off is not', () => {
+  it('a direction 180° off is reported as a 180° error, one 110° off is not', () => {
     const told = warnings('expect N\n180 100m')[0]!.message;
     expect(told).toMatch(/180° error: plate or housing turned round, map upside down/);
     expect(warnings('expect N\n110 100m')[0]!.message).not.toMatch(/180°/);

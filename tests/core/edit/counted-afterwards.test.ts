@@ -7,7 +7,7 @@ import { writeEntry } from '@/core/entries/entry';
 import { alongsOf } from '@/core/survey/leg-boxes';
 import { leg, solvedLog } from '../../support/outings';
 
-describe('a way whose count is told after its end', () => {
+describe('a way whose count is given after its end', () => {
   const LOG = '220 65m\n350 130m > Birch\nhere Start';
 
   it('is the leg in the place of the line that said where one is', () => {

@@ -56,7 +56,7 @@ describe('lines that hold from where they are', () => {
       'On the way home you follow the compass alone, and you count paces on heather',
     );
     expect(words('home timed 3 kmh')).toBe('On the way home you go by the clock at 3 km/h');
-    expect(words('compass mirror')).toBe('From here on the compass is mirror');
+    expect(words('compass mirror')).toBe('Compass from here: mirror');
     expect(words('pace 1.5 m spread 4% of 3 walks')).toMatch(/±4 % by 3 walks/);
   });
 

@@ -96,7 +96,7 @@ function changed(line: string, repair: string): string | null {
 }
 
 describe('a repair that is offered', () => {
-  it('is told from one that changes what the line says', () => {
+  it('is distinguished from one that changes what the line says', () => {
     expect(changed('n 40 e, 65 paces', 'N 40p ; E, 65 paces')).toBe('its note');
     expect(changed('220 109 yds', '220 109p ; yds')).toBe('its note');
     expect(changed('220 65p down 20%', '220 65p down 20')).toBeNull();

@@ -64,12 +64,12 @@ describe('every exercise', () => {
     },
   );
 
-  it.each(EXERCISES.map(({ id }) => id))('%s tells each slip that can be told', (id) => {
+  it.each(EXERCISES.map(({ id }) => id))('%s tells each slip that can be reported', (id) => {
     for (const question of questionsOf(id)) {
       for (const misstep of question.missteps) {
         // No question is asked whose tolerance lets one of its slips pass.
         expect(judge(question, misstep.answer).isRight, misstep.says).toBe(false);
-        // One that ends near the right answer is wrong, and can't be told for what it is.
+        // One that ends near the right answer is wrong, and can't be reported for what it is.
         if (apart(question.right, misstep.answer) <= 4 * question.tolerance) continue;
         const told = judge(question, misstep.answer);
         expect(told.isRight).toBe(false);
@@ -134,7 +134,7 @@ describe('the sums that are shown', () => {
   });
 });
 
-/** The share of a learner's answers that are told as they should. */
+/** The share of a learner's answers that are reported as they should. */
 function shareTold(
   learner: Learner,
   ids: readonly string[],
@@ -161,7 +161,7 @@ describe('simulated learners', () => {
     }
   });
 
-  it('who take east for west are told so', () => {
+  it('who take east for west are reported so', () => {
     // Where both lead to nearly the same answer there is nothing to tell.
     const { share } = shareTold(
       'swapper',
@@ -172,7 +172,7 @@ describe('simulated learners', () => {
     expect(share).toBeGreaterThanOrEqual(0.95);
   });
 
-  it('who are 180° off are told so', () => {
+  it('who are 180° off are reported so', () => {
     const ids = Object.keys(PLAIN).filter((id) =>
       questionsOf(id).some(({ right }) => ['bearing', 'compass', 'way'].includes(right.kind)),
     );
@@ -186,7 +186,7 @@ describe('simulated learners', () => {
     expect(share).toBeGreaterThanOrEqual(0.95);
   });
 
-  it('whose hand is not steady are told how far off, and of no slip', () => {
+  it('whose hand is not steady hear how far off, and of no slip', () => {
     const { share, count } = shareTold(
       'sloppy',
       Object.keys(PLAIN),

@@ -48,7 +48,7 @@ describe('the sums of the exercises are those of the app', () => {
     });
   });
 
-  it('a slip in the sum is told: 315 + 13 written 324, 336 + 13 written 346', () => {
+  it('a slip in the sum is reported: 315 + 13 written 324, 336 + 13 written 346', () => {
     // Common practice, no source: two sums that people got wrong by hand.
     for (const [bearing, written, right] of [
       [315, 324, '315 + 13 = 328'],

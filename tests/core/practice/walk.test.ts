@@ -273,7 +273,7 @@ describe('a walker in fog', () => {
     expect(inside / walks).toBeLessThan(0.96);
   });
 
-  it('is told where home is, and the log is drawn on the map', () => {
+  it('is reported where home is, and the log is drawn on the map', () => {
     const [country] = COUNTRIES as [Country];
     const walk = walkFrom(country, 3, [leg(90, 100), leg(180, 60), leg(300, 80)]);
     const walked = walkLegs(country, walk);

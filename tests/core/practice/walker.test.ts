@@ -140,7 +140,7 @@ describe('the waters of a panorama', () => {
         }
         const told = view.waters.flatMap((band) => band[ray] ?? []);
         if (seen.length === 0) dry++;
-        // Nothing is told that isn’t water in sight …
+        // Nothing is reported that isn’t water in sight …
         for (const { nearDegrees, farDegrees } of told) {
           for (const edge of [nearDegrees, farDegrees]) {
             const off = Math.min(...seen.map((angle) => Math.abs(angle - edge)));
@@ -148,7 +148,7 @@ describe('the waters of a panorama', () => {
           }
           expect(farDegrees).toBeGreaterThanOrEqual(nearDegrees);
         }
-        // … and most of what is in sight is told: of two lakes in a band only the taller is.
+        // … and most of what is in sight is reported: of two lakes in a band only the taller is.
         const count = (at: number[]) => new Set(at.map((angle) => Math.round(angle * 10))).size;
         const covered = seen.filter((angle) =>
           told.some((one) => angle > one.nearDegrees - 0.2 && angle < one.farDegrees + 0.2),

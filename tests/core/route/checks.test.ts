@@ -130,7 +130,7 @@ describe('what looks wrong in a plan', () => {
     expect(warned(gate(54.22))[0]).toMatch(/or mark the gate or bridge/);
   });
 
-  it('is an end after sunset, or after the hour that was told', () => {
+  it('is an end after sunset, or after the hour that was set', () => {
     const text = `date 2026-08-14 18:00\nback 18:30\nspeed 1 kmh\n${START}${east(100)}`;
     const all = found(text, [], 18 * 60 + 45);
     expect(all[0]).toMatch(/arrive at 19:00, after 18:30/);

@@ -55,7 +55,7 @@ describe('an outing that follows a route', () => {
     expect(outingOfRoute(planned('declination none\n'), 'o')).toBeNull();
   });
 
-  it('is told the way to the next point, from the point where it is', () => {
+  it('is shown the way to the next point, from the point where it is', () => {
     const { reached, next, way, set, alongMetres } = followed();
     expect([reached, next?.to]).toEqual([0, 'Gauge 1']);
     expect(alongMetres).toBeCloseTo(0, 6);
@@ -71,7 +71,7 @@ describe('an outing that follows a route', () => {
     expect(compared[0]!.walkedMetres).toBeCloseTo(plan.legs[0]!.metres, 1);
   });
 
-  it('off the line after a detour is told how far, and the way from there', () => {
+  it('off the line after a detour is shown how far, and the way from there', () => {
     // Half of the way, then 120 m square to its right.
     const { set, metres } = plan.legs[0]!;
     const right = (set!.degrees + 90) % 360;
@@ -111,7 +111,7 @@ describe('an outing that follows a route', () => {
     expect(lengthOf(off)).toBeLessThan(0.01);
   });
 
-  it('without a place on the earth is told that there is no way', () => {
+  it('without a place on the earth says that there is no way', () => {
     const log = readLines('declination none\n090 100m', 'o');
     if (!log.ok) throw new Error('it can be read');
     const solved = solve(log.value.outing, null);

@@ -228,7 +228,7 @@ describe('a route with heights', () => {
     expect(steepnessOf({ ...known(0, 40), steepest: null })).toBeNull();
   });
 
-  it('is read by the worker, with its progress; a broken file is told', async () => {
+  it('is read by the worker, with its progress; a broken file is reported', async () => {
     const positions = route.points.map(({ position }) => position!);
     const shares: number[] = [];
     const file = new Blob([readFileSync('demo/ormsay-lake.asc')]);

@@ -202,7 +202,7 @@ describe('the grid of a plan', () => {
 });
 
 describe('what can’t be planned', () => {
-  it('is told with the point that it stops at', () => {
+  it('is reported with the point that it stops at', () => {
     const of = (text: string) => {
       const plan = planOfText(text);
       return plan.ok ? null : [plan.fault.point, plan.fault.fault.code];
@@ -226,7 +226,7 @@ describe('what can’t be planned', () => {
     expect(planned('declination none\npoint A at 0 3\n').legs).toEqual([]);
   });
 
-  it('with aiming off has one bearing to set, wherever it is told', () => {
+  it('with aiming off has one bearing to set, wherever it is reported', () => {
     const plan = planned(ROUTE_TEXT.replace('aim left 010T', 'aim left 120T'));
     const leg = plan.legs.find(({ aim }) => aim?.ok)!;
     if (!leg.aim?.ok) throw new Error('the demo aims off');

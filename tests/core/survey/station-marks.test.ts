@@ -44,7 +44,7 @@ describe('the marks of stations', () => {
     expect(passedFeatures(plain, plain.current, 0)).toEqual([]);
   });
 
-  it('begin the way anew where they are recognised', () => {
+  it('begin the way again where they are recognised', () => {
     expect(chanceByMarks(solution, 30)?.last).toBe('1');
     const unmarked = LOG.filter((line) => !line.startsWith('mark'));
     expect(chanceByMarks(solvedLog(unmarked.join('\n')).solution, 30)?.last).not.toBe('1');

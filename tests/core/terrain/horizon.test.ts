@@ -51,7 +51,7 @@ describe('the horizon', () => {
     expect(elevationDegrees(100, 100, 10_000)).toBeCloseTo(-0.0391, 3);
   });
 
-  it('is told band by band: the highest of all is the horizon', () => {
+  it('is reported band by band: the highest of all is the horizon', () => {
     for (const azimuth of [10, 95, 188, 301]) {
       const bands = ridgesAlong(hills, at, eye, azimuth, [200, 600, 1400]);
       const highest = Math.max(...bands.map(({ degrees }) => degrees));

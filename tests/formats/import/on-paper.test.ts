@@ -52,7 +52,7 @@ describe('a page as it was written', () => {
     expect(() => lines(`${table}1,045,120,Pit 1\n2,x,60,\n`, 'own.csv')).toThrow(/Row 4/);
   });
 
-  it('may hold several logs, told apart by the lines that name them', () => {
+  it('may hold several logs, distinguished by the lines that name them', () => {
     expect(lines('outing A\n220 65p\n\nouting B\n100 30p\n')).toEqual([['220 65p'], ['100 30p']]);
     const both = 'cairn-back log 1\nouting A\n220 65p\n';
     expect(lines(both + both.replace('220', '100'))).toEqual([['220 65p'], ['100 65p']]);
@@ -80,7 +80,7 @@ describe('a file of another kind', () => {
     expect(said).toMatch(/Outings are read from a log as text/);
   });
 
-  it('is told by its text or its name, too', async () => {
+  it('is reported by its text or its name, too', async () => {
     const text = (words: string) => new TextEncoder().encode(words);
     expect(await read('x.txt', text('<?xml version="1.0"?>\n<kml xmlns="k"></kml>'))).toMatch(
       /KML/,

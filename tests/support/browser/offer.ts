@@ -17,7 +17,7 @@ export const offer = async (visitor: Visitor, name: string, content: string | Ui
   for (let isTaken = false; !isTaken;) {
     const input = await page.waitForSelector('.ant-upload-drag input[type=file]');
     await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
-    // The field is made anew now and then, and one that is on its way out takes nothing.
+    // The field is made again now and then, and one that is on its way out takes nothing.
     isTaken = await page
       .waitForSelector('.ant-progress, [data-testid=preview]', { timeout: RETRY_MS })
       .then(

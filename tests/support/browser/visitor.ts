@@ -170,7 +170,7 @@ export class Visitor {
 
   /**
    * Clicks an enabled button or choice with exactly this text, within a part of the page. It is
-   * found first and clicked then: a click may lead to another page before it is told.
+   * found first and clicked then: a click may lead to another page before it is reported.
    */
   async pick(text: string, within = 'body') {
     for (let isClicked = false; !isClicked;) {
@@ -313,7 +313,7 @@ function findToPick(part: string, wanted: string): HTMLElement | null {
   return found ?? null;
 }
 
-/** Runs in the page: clicks what is still there; false where the page has made it anew. */
+/** Runs in the page: clicks what is still there; false where the page has made it again. */
 function clickIfThere(found: HTMLElement | null): boolean {
   if (!found?.isConnected || (found as HTMLButtonElement).disabled) return false;
   found.click();

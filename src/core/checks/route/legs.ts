@@ -36,7 +36,7 @@ export const targetUnseen: RouteCheck = ({ legs }) =>
 const MOST_OFF_DEGREES = 90;
 const REVERSED_WITHIN_DEGREES = 30;
 
-/** `other-way`: the bearing goes more than 90° off the way that the person told. */
+/** `other-way`: the bearing goes more than 90° off the way that the person said. */
 export const otherWay: RouteCheck = ({ legs }, _around, units) =>
   legs.flatMap((leg): RouteWarning[] => {
     const { expect } = leg.plan;

@@ -3,14 +3,14 @@ import { implausibleDeclination, disagreementText } from '../../north/implausibl
 import { minutesOfDay } from '../../units/clock';
 import type { RouteCheck, RouteWarning } from './route-check';
 
-/** `late`: the end of the route comes after the hour that was told, or after sunset. */
+/** `late`: the end of the route comes after the hour that was set, or after sunset. */
 export const late: RouteCheck = (plan, { sunsetMinutes }) => {
   const end = arrivalMinutes(plan, plan.minutes);
   if (end === null || plan.legs.length === 0) return [];
   const { backBy } = plan.route;
   const found: RouteWarning[] = [];
-  const told = backBy === undefined ? null : minutesOfDay(backBy);
-  if (told !== null && end > told) {
+  const latest = backBy === undefined ? null : minutesOfDay(backBy);
+  if (latest !== null && end > latest) {
     const message = `Without a rest you arrive at ${clockText(end)}, after ${backBy}.`;
     found.push({ code: 'late', leg: null, message });
   }

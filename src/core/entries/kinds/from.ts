@@ -18,7 +18,7 @@ export const fromKind = entryKind(schema)({
     };
   },
   write: ({ station }) => `from ${writeStationName(station)}`,
-  describe: ({ station }) => `The next leg leaves from ${station}`,
+  describe: ({ station }) => `Next leg starts at ${station}`,
   attachesTo: null,
   station: {
     get: ({ station }) => station,

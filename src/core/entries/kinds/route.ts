@@ -25,7 +25,7 @@ export const routeKind = entryKind(schema)({
     return { entry: { kind: 'route', route, ...withNote(note) }, columns: { whole: column } };
   },
   write: ({ route }) => `route ${route}`,
-  describe: ({ note, route }) => `From here on the route ${note ? `“${note}”` : route}`,
+  describe: ({ note, route }) => `Route from here: ${note ? `“${note}”` : route}`,
   attachesTo: 'station',
   station: null,
   apply: () => null,

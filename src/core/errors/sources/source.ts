@@ -42,7 +42,7 @@ export interface ErrorSource {
   readonly distance?: (walked: Walked, errors: ErrorSettings) => number;
   /** What stretches with these means share; null for nothing. */
   readonly shared?: (means: Means, scale: SharedScale) => SharedError | null;
-  /** What the source is told apart by, beside its name: the aim, or the ground. */
+  /** What the source is distinguished by, beside its name: the aim, or the ground. */
   readonly about?: (means: Means) => string;
   /** How much of the shared error a stretch has, by its means and its slope; without it, all. */
   readonly share?: (walked: Walked) => number;

@@ -13,7 +13,7 @@ import type { Homography, Pixel } from './transform';
 
 /** A picture that is tied to the earth. */
 export interface PictureTie {
-  /** Null for a picture whose file told its place. */
+  /** Null for a picture whose file has its place. */
   readonly fit: Fit | null;
   readonly suspect: SuspectPoint | null;
   /** Null beyond the vanishing line, or the grid. */

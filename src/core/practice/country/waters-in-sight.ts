@@ -15,7 +15,7 @@ const tallness = (shores: Shores | null): Degrees =>
 
 /**
  * The water in sight along an azimuth, band by band (their far ends in metres, rising): what no
- * nearer ground hides. Of two waters in one band the taller is told.
+ * nearer ground hides. Of two waters in one band the taller is reported.
  */
 export function watersAlong(
   country: Country,

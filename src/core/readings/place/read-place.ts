@@ -37,7 +37,7 @@ export function readPosition(cursor: Cursor, column: number, grids: GridReader |
   const bare = /^[^([]*[)\]]$/.test(text) ? text.slice(0, -1) : text;
   const place = readAny(bare, grids);
   cursor.position = cursor.end;
-  // A typed -0 is 0: JSON could not tell them apart again.
+  // A typed -0 is 0: JSON could not distinguish them.
   if (!place.ok) {
     const { fault } = place;
     const isUnread = fault.code === 'unexpected';

@@ -8,7 +8,7 @@ import type { Nodes } from '../party/stations';
 import type { Frame, Places, RelativePlace } from '../places';
 import type { Legs, Solution, SolvedLeg } from '../solution';
 
-/** A longer log stays as walked: it would be adjusted anew with each of its lines. */
+/** A longer log stays as walked: it would be adjusted again with each of its lines. */
 const MOST_ADJUSTED_LEGS = 3000;
 
 /** The places of an adjusted network by the stations of the outing. */

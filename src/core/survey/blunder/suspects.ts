@@ -109,7 +109,7 @@ export function suspects(party: Party): Suspect[] {
   return found
     .sort((a, b) => b.logOdds - a.logOdds)
     .slice(0, MOST_ADJUSTED)
-    .map((each) => told(party, each, Math.exp(each.logOdds - top) / sum));
+    .map((each) => suspectOf(party, each, Math.exp(each.logOdds - top) / sum));
 }
 
 /** Every slip of every line, as it would gain, and what some other mistake would. */
@@ -166,7 +166,7 @@ function pairs(party: Party, first: Weighed): Weighed[] {
 }
 
 /** A slip in words, with what would be left. */
-function told(party: Party, weighed: Weighed, probability: number): Suspect {
+function suspectOf(party: Party, weighed: Weighed, probability: number): Suspect {
   const { slip, line, instead, goesOn, chiSquareLeft, second } = weighed;
   const { members } = party;
   const source = party.sources[line]!;
@@ -268,7 +268,7 @@ function adjustedInFull(
   elimination: ReturnType<typeof orderOf>,
 ): Weighed {
   const { instead, line, goesOn } = weighed;
-  // What has no reading of its own is told by the others alone.
+  // What has no reading of its own is checked by the others alone.
   if (goesOn || weighed.joined || instead.missingMetres !== undefined || instead.isNothing)
     return weighed;
   const mended = adjustNetwork(withLine(network, line, instead), elimination, {

@@ -35,7 +35,7 @@ export function inDirection(
     .sort((a, b) => Math.abs(a.offDegrees) - Math.abs(b.offDegrees));
 }
 const AT_HAND_METRES: Metres = 10;
-/** Nothing is told apart by eye from farther away. Common practice, no source. */
+/** Nothing is distinguished by eye from farther away. Common practice, no source. */
 const OUT_OF_SIGHT_METRES: Metres = 100_000;
 
 /** A line feature near a place, and how its nearest stretch runs. */

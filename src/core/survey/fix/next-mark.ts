@@ -16,7 +16,7 @@ export interface NextMark {
   readonly semiMajorMetres: Metres;
 }
 
-/** Farther than this little can be told apart by eye. Common practice, no source. */
+/** Farther than this little can be distinguished by eye. Common practice, no source. */
 const FARTHEST_METRES: Metres = 30_000;
 /** Less of a gain is not worth the reading. */
 const WORTH_IT = 0.9;

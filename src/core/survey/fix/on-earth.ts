@@ -40,7 +40,7 @@ export interface EarthAnswer {
 const MOST_PLANES = 10;
 const SETTLED_METRES = 1e-3;
 
-/** Solves in the plane about the place itself, which is found by taking it anew. */
+/** Solves in the plane about the place itself, which is found by taking it again. */
 function settle(
   guess: Position,
   ask: (origin: Position, near?: PlanePoint) => FixAnswer & { asked: Observation[] },

@@ -71,7 +71,7 @@ export interface Adjusted {
   readonly redundancy: number;
 }
 
-/** How long a network may take, and who is told of it. */
+/** How long a network may take, and who is informed of it. */
 export interface AdjustOptions {
   /** Called after each round; throws to cancel. */
   readonly onRound?: (round: number) => void;

@@ -39,9 +39,9 @@ export function checkedLines(adjusted: Adjusted): CheckedLine[] {
       yy: along * cos * cos + across * sin * sin,
     };
     const after = afterAdjustment(adjusted, index, between[index]!);
-    const told = after.xx * weight.xx + 2 * after.xy * weight.xy + after.yy * weight.yy;
+    const used = after.xx * weight.xx + 2 * after.xy * weight.xy + after.yy * weight.yy;
     const readings = read.alongVariance === Infinity ? 1 : 2;
-    return { own, after, between: between[index]!, redundancy: readings - told };
+    return { own, after, between: between[index]!, redundancy: readings - used };
   });
 }
 

@@ -63,7 +63,7 @@ interface LandmarkRef {
 export interface KnownPlace {
   readonly at: StationRef | LandmarkRef;
   readonly place: PlanePoint;
-  /** How well it is told, one sigma; half of a reference to ten metres without it. */
+  /** How well it is known, one sigma; half of a reference to ten metres without it. */
   readonly sigmaMetres?: Metres;
 }
 

@@ -59,7 +59,7 @@ function chosen(
 ): SurveyPlaces {
   if (!adjusted || method === 'as-walked') return asWalked;
   if (method === 'least-squares') return new SurveyPlaces(asWalked.frame, adjusted);
-  // How sure these places are is not told by the rule: as walked, which they seldom fall short of.
+  // How sure these places are is not given by the rule: as walked, which they seldom fall short of.
   return new SurveyPlaces(asWalked.frame, walked, compassRule(network).places);
 }
 

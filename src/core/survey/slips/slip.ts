@@ -43,7 +43,7 @@ export interface Instead {
   readonly metres: Metres;
   /** Metres to the right of it at its end, of a box whose side was mistaken. */
   readonly rightMetres?: Metres;
-  /** The leg written as it would have been; null where it can't be told. */
+  /** The leg written as it would have been; null where it isn't known. */
   readonly suggested: Leg | null;
   /** Nothing was walked: the line is there once too often. */
   readonly isNothing?: boolean;

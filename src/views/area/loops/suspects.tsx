@@ -21,7 +21,7 @@ import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
 import { UNEXPLAINED } from './unexplained';
 
-/** A single loop is told as one of so many; what is less likely than this is not said. */
+/** A single loop is reported as one of so many; what is less likely than this is not said. */
 const MOST_SHOWN = 3;
 const LEAST_SHOWN = 0.01;
 

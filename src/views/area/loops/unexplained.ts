@@ -1,2 +1,2 @@
-/** Below this chance the loops are told as unexplained. */
+/** Below this chance the loops are reported as unexplained. */
 export const UNEXPLAINED = 0.01;

@@ -14,7 +14,7 @@ import { LineSample } from './line-sample';
 /** More points than this are in the exported table. */
 const MOST_POINTS = 300;
 
-/** The places as a list: on paper beside the map, and for whoever can't see it. */
+/** The places as a list: on paper beside the map, and for anyone who can't see it. */
 export function Points({ survey }: { survey: Survey }) {
   const points = useMemo(() => areaPoints(survey), [survey]);
   const hasPositions = points.some(({ position }) => position !== null);

@@ -11,7 +11,7 @@ interface Feel {
   readonly times: number;
 }
 
-/** Told apart in a pocket: short, double, three quick ones, two long ones. */
+/** Distinguished in a pocket: short, double, three quick ones, two long ones. */
 const FEELS: Readonly<Record<Signal, Feel>> = {
   tap: { buzz: 18, hertz: 620, seconds: 0.05, times: 1 },
   hundred: { buzz: [60, 60, 120], hertz: 880, seconds: 0.15, times: 1 },

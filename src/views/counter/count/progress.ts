@@ -46,7 +46,7 @@ export function boxLeft(count: Count): Tally | null {
   return { paces: box.out.paces - box.back.paces, metres: box.out.metres - box.back.metres };
 }
 
-/** How far a count has come, by all that may be told of. */
+/** How far a count has come, by all that may be reported of. */
 export interface Progress {
   readonly total: number;
   readonly hundreds: number;
@@ -66,7 +66,7 @@ export function progressOf(solution: Solution, count: Count, metres: Metres | nu
   return { total, hundreds: Math.floor((metres ?? 0) / HUNDRED_METRES), stages };
 }
 
-/** What is told when a count has come from one point to another; null for nothing. */
+/** What is reported when a count has come from one point to another; null for nothing. */
 export function signalBetween(before: Progress, now: Progress): Signal | null {
   const reached = now.stages.map((stage, index) =>
     stage > (before.stages[index] ?? 0) ? stage : 0,

@@ -83,7 +83,7 @@ function useWantedTarget({ wanted, count }: CounterProps, write: (line: CountLin
   });
 }
 
-/** What came of logging a count: the line of the log, or why there is none. */
+/** The result of logging a count: the line of the log, or why there is none. */
 type Logged = { readonly line: string } | { readonly failed: string };
 
 /** Logs a count as a leg, and takes it back. */
@@ -130,7 +130,7 @@ function useFollowed({ count, follow: wanted }: CounterProps, write: (line: Coun
   return [bearing, follow] as const;
 }
 
-/** What a tap stands for, and what it writes; `forget` is told of each. */
+/** What a tap stands for, and what it writes; `forget` is informed of each. */
 function useTaps(
   counting: Counting,
   write: (line: CountLine) => Promise<void>,

@@ -10,7 +10,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import type { Imported } from './use-import';
 import { WORDS } from '../words';
 
-/** The section that a file is shown in, whoever offers it. */
+/** The section that a file is shown in, no matter who offers it. */
 export const IMPORT_ID = 'import';
 
 interface Props {

@@ -8,7 +8,7 @@ import styles from '../files.module.css';
 import { useImport, type Imported } from './use-import';
 import { CONFLICT_WORDS, WORDS } from '../words';
 
-/** More outings, or messages, of one file are told by their number. */
+/** More outings, or messages, of one file are reported by their number. */
 const MOST_SHOWN = 100;
 const MOST_MESSAGES = 12;
 
@@ -16,7 +16,7 @@ interface Props {
   name: string;
   isOne: boolean;
   summary: FileSummary;
-  /** False while the file is being read anew: what is shown can't be imported. */
+  /** False while the file is being read again: what is shown can't be imported. */
   isCurrent: boolean;
   importer: FileImporter;
   onImported: (imported: Imported) => void;

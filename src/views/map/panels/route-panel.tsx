@@ -18,7 +18,7 @@ interface Props {
   onStart: () => void;
 }
 
-/** The route's points are tapped one after another; the leg to the last one is told at once. */
+/** The route's points are tapped one after another; the leg to the last one is reported at once. */
 export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
   if (!route) {
     return (

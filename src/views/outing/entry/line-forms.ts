@@ -160,7 +160,7 @@ export const LINE_FORMS: readonly LineFormSpec[] = [
   {
     key: 'here',
     title: 'I am at an earlier station',
-    help: 'You walked there without a count. The way home leaves from it.',
+    help: 'You walked there without a count. The way home starts there.',
     fields: [{ key: 'station', label: 'Station', stations: true }],
     line: ({ station }) => `here${part(station)}`,
   },

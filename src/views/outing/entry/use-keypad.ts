@@ -89,7 +89,7 @@ function useHeldDigits() {
       held.current?.push(digit);
       return held.current !== null;
     },
-    /** What came of an action, and the digits that were pressed during it. */
+    /** The result of an action, and the digits that were pressed during it. */
     during: async <Outcome>(act: () => Promise<Outcome>) => {
       const digits: string[] = [];
       held.current = digits;

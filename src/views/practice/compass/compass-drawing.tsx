@@ -21,7 +21,7 @@ interface Props {
   housingEast: Degrees;
   /** The part that is marked, if one is. */
   part?: PartId;
-  /** The needle, which moves without the rest being drawn anew. */
+  /** The needle, which moves without the rest being drawn again. */
   needle: Ref<SVGGElement>;
 }
 
@@ -33,7 +33,7 @@ interface FaceProps {
   part?: PartId;
 }
 
-/** The face of the dial, with its lines and figures: not drawn anew while it is turned. */
+/** The face of the dial, with its lines and figures: not drawn again while it is turned. */
 const Face = memo(function Face({ hasScale, housingEast, part }: FaceProps) {
   return (
     <>

@@ -28,7 +28,7 @@ const LONGEST_FRAME_SECONDS = 0.1;
 
 /**
  * The needle of a compass that is held: it swings on the screen by itself, without React, and the
- * page is told where it has come to rest. Nothing runs while it rests or isn't seen.
+ * page is informed where it has come to rest. Nothing runs while it rests or isn't seen.
  */
 export function useNeedle(held: Held) {
   const group = useRef<SVGGElement>(null);

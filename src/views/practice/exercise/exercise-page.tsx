@@ -58,7 +58,7 @@ interface GoProps {
   onAgain: (stage: Stage) => void;
 }
 
-/** One go: its questions one after another, then what came of it. */
+/** One go: its questions one after another, then the result of it. */
 function Go({ exercise, questions, go, course, onAgain }: GoProps) {
   const [at, setAt] = useState(0);
   const [verdicts, setVerdicts] = useState<readonly Verdict[]>([]);
@@ -113,7 +113,7 @@ interface AfterProps {
   onAgain: () => void;
 }
 
-/** After the last question: on once what came of it is saved. */
+/** After the last question: on once the result of it is saved. */
 const After = ({ saved, onAgain }: AfterProps) => (
   <>
     <PressButton

@@ -23,7 +23,7 @@ interface About {
   readonly course: string | null;
 }
 
-/** What came of a go, from the verdicts on its questions. */
+/** The result of a go, from the verdicts on its questions. */
 function attemptOf(about: About, verdicts: readonly Verdict[], seconds: number): Attempt {
   const { course, ...rest } = about;
   const degrees = max(verdicts, ({ errorDegrees }) => errorDegrees ?? undefined);

@@ -147,7 +147,7 @@ const LegFields = ({ set }: { set: ReturnType<typeof useSetLeg> }) => (
 );
 
 /** What happened on a leg, in the order of its paces. */
-const told = (leg: WalkedLeg) =>
+const asAnswer = (leg: WalkedLeg) =>
   [
     ...leg.boxed.map((box) => ({ paces: box.after, words: WORDS.boxed(box) })),
     ...leg.met.map(({ what, paces }) => ({ paces, words: WORDS.met(what, paces) })),
@@ -165,7 +165,7 @@ const Known = ({ legs }: { legs: readonly WalkedLeg[] }) => (
           {[
             WORDS.legWalked(index + 1, leg.counted),
             ...(leg.inWood > 0 ? [WORDS.inWood(leg.inWood)] : []),
-            ...told(leg),
+            ...asAnswer(leg),
             ...(leg.stoppedBy ? [WORDS.stopped(leg.stoppedBy)] : []),
           ].join('; ')}
         </li>

@@ -177,7 +177,7 @@ function ByFix({ plan, followed: { next }, solution }: Omit<Props, 'log'>) {
   );
 }
 
-/** To the counter or the keypad, set for the way; the log is told which way the leg should go. */
+/** To the counter or the keypad, set for the way; the log notes which way the leg should go. */
 function CountTo({ followed, solution, log }: Omit<Props, 'plan'>) {
   const { next, way, set } = followed;
   if (!next || !way || !set) return null;

@@ -13,8 +13,8 @@ export const HEIGHT_WORDS = {
   ...CHOOSER_WORDS,
   noLegs: 'Heights are read for the legs of a route: give it two points first.',
   help:
-    'Climb, descent and steep ground of each leg, by files of heights that are on this device: ' +
-    'degree squares (.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
+    'Climb, descent and steep ground of each leg, by elevation files on this device: ' +
+    '1° tiles (.hgt), ASCII grids (.asc) or GeoTIFFs (.tif), also in a zip.',
   of: (name: string) => `By ${name}:`,
   ofMap: (grid: string) =>
     `A file in metres that names no grid was taken for ${grid}, the grid of this route.`,
@@ -28,9 +28,9 @@ export const HEIGHT_WORDS = {
       ? `${Math.ceil(100 * heights.unknownShare)} % of its heights are not in these files; ` +
         'it stays as it is.'
       : 'its heights are not in these files; it stays as it is.',
-  write: (count: number) => `Write them into ${legs(count)}`,
-  written: (count: number) => `Written into ${legs(count)}. Undo takes it back.`,
+  write: (count: number) => `Add to ${legs(count)}`,
+  written: (count: number) => `Added to ${legs(count)}. Undo takes it back.`,
   caution:
-    'A file of heights is coarser than the ground: it has no crags, bogs or rivers. ' +
+    'An elevation file is coarser than the ground: it has no crags, bogs or rivers. ' +
     'It never says that a way is safe.',
 };

@@ -112,7 +112,7 @@ function convergenceText({ grid, gridAngle, projection }: DeclinationDraft): str
   }
 }
 
-/** Reads a draft by the log's own reader; what can't be read is told by its field. */
+/** Reads a draft by the log's own reader; what can't be read is reported by its field. */
 export function readDraft(draft: DeclinationDraft, outing: Outing): ReadDraft {
   const stated = readDeclination(draft);
   const wrong: Wrong = 'source' in stated ? {} : stated;

@@ -59,7 +59,7 @@ function missingWords(
   wrong: Partial<Record<DraftField, string>>,
   isPlaced: boolean,
 ): string | null {
-  if (wrong.angle !== undefined) return 'Still needed: the declination that you were told.';
+  if (wrong.angle !== undefined) return 'Still needed: the declination that you were given.';
   if (wrong.margin !== undefined) return 'Still needed: what the map’s margin prints.';
   if (isPlaced) return null;
   if (source === 'model') {

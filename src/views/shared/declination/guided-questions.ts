@@ -49,7 +49,7 @@ const ANGLE: Question = {
   choices: [
     { value: 'model', label: 'I don’t: compute it from the place and the date' },
     { value: 'margin', label: 'It is printed on the map, with a year' },
-    { value: 'typed', label: 'I was told it' },
+    { value: 'typed', label: 'I was given it' },
   ],
 };
 
@@ -68,7 +68,7 @@ export function questionsFor({ map, compass, angle }: Answers): Question[] {
   // A map with magnetic meridians has no other grid; an angle that is ignored is small anyhow.
   if (map === 'magnetic') return [MAP, ANGLE];
   if (compass === 'left-out') return [MAP, COMPASS, ANGLE];
-  // The model says it from true north; who was told it, or reads it, knows from which.
+  // The model says it from true north; who was given it, or reads it, knows from which.
   const isSaid = angle === 'margin' || angle === 'typed';
   return [MAP, COMPASS, LINES, ANGLE, ...(isSaid ? [FROM] : [])];
 }

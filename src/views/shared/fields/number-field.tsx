@@ -14,7 +14,7 @@ interface Props {
   onEmpty?: () => void;
 }
 
-/** A number that counts as soon as it is in its range; what is wrong is told below it. */
+/** A number that counts as soon as it is in its range; what is wrong is reported below it. */
 export function NumberField({ id, label, value, least, most, help, onChange, onEmpty }: Props) {
   const [text, setText] = useState(value === null ? '' : String(value));
   const number = /^\s*\d+(\.\d+)?\s*$/.test(text) ? Number(text) : NaN;

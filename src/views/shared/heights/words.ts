@@ -1,7 +1,7 @@
 /** The words of choosing files of heights. */
 export const CHOOSER_WORDS = {
-  choose: 'Choose files of heights',
-  demo: 'Heights of the demo map',
+  choose: 'Choose elevation files',
+  demo: 'Elevation of the demo map',
   noDemo: 'The heights of the demo could not be loaded: they need the network once.',
   cancel: 'Stop reading',
   reading: 'Reading the heights',

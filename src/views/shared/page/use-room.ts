@@ -11,7 +11,7 @@ export function useRoom(): void {
     if (!seen) return;
     const { style } = document.documentElement;
     const follow = () => {
-      // Zoomed in by fingers, the window is a detail of the page: nothing is laid out anew.
+      // Zoomed in by fingers, the window is a detail of the page: nothing is laid out again.
       if (seen.scale > 1.01) return;
       style.setProperty('--room', `${seen.height}px`);
       if (seen.offsetTop > 0) window.scrollTo(0, 0);

@@ -82,7 +82,7 @@ function readPace(text: string, outing: Outing, wrong: Wrong): EntryOf<'pace'> |
   return { ...entry, ...noteOf(outing.entries.findLast(isGeneralPace)) };
 }
 
-/** Reads all settings; what is wrong is told by its field. */
+/** Reads all settings; what is wrong is reported by its field. */
 export function readSettings(
   fields: SettingsFields,
   place: PlaceText,

@@ -5,7 +5,7 @@ import type { Metres } from '@/core/units/units';
 export const HELP_WORDS = {
   lostMark: 'Lost the mark?',
   unsure: 'No longer sure?',
-  anew: (bearing: string | null, back: string | null): string[] => [
+  again: (bearing: string | null, back: string | null): string[] => [
     'Stop where you are, and keep the count.',
     back === null
       ? 'Look back: what you left should be on your back bearing.'

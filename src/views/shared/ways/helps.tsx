@@ -16,7 +16,7 @@ export function Helps({ bearing, back, facts }: Props) {
       <details data-testid="lost-mark">
         <summary>{WORDS.lostMark}</summary>
         <ol>
-          {WORDS.anew(bearing, back).map((step) => (
+          {WORDS.again(bearing, back).map((step) => (
             <li key={step}>{step}</li>
           ))}
         </ol>

@@ -1,7 +1,7 @@
 import type { Method } from '@/core/model/method';
 import type { Solution } from '@/core/survey/solution';
 
-export const METHOD_LABEL = 'What is done with loops';
+export const METHOD_LABEL = 'Loop adjustment';
 
 /** The methods, each with what it does. */
 export const METHOD_WORDS: Readonly<Record<Method, readonly [string, string]>> = {

@@ -75,7 +75,7 @@ describe('time and light', () => {
     expect(twilight).toBeLessThan(52);
   });
 
-  it('polar night is told from midnight sun, and from a night that is all twilight', () => {
+  it('polar night is distinguished from midnight sun, and from all-night twilight', () => {
     const light = (latitude: number, day: string) =>
       daylightAt({ latitude, longitude: 15 }, Date.parse(`${day}T12:00:00Z`));
     expect(light(78, '2026-06-21')).toEqual({ kind: 'stays-up' });

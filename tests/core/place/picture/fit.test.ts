@@ -125,7 +125,7 @@ describe('points that don’t tie', () => {
     expect(fit.ok ? null : fit.fault.code).toBe(code);
   });
 
-  it('such as east and north swapped are told as a mirrored picture', () => {
+  it('such as east and north swapped are reported as a mirrored picture', () => {
     const swapped = controls(5, 4).map(({ pixel, plane }) => ({
       pixel,
       plane: { east: plane.north, north: plane.east },
@@ -173,7 +173,7 @@ describe('one wrong point', () => {
     expect(told).toBeLessThanOrEqual(6);
   });
 
-  it('can’t be told from five points or fewer: the slant would be taken for an error', () => {
+  it('can’t be reported from five points or fewer: the slant would be taken for an error', () => {
     for (let seed = 1; seed <= 100; seed++) {
       for (const count of [3, 4, 5]) {
         const points = controls(count, seed, 2);

@@ -102,7 +102,7 @@ describe('the one slip that explains it', () => {
     expect(found.three).toBeGreaterThan(0.95);
   }, 120_000);
 
-  it('is told in at most 1 % of surveys that have none', () => {
+  it('is reported in at most 1 % of surveys that have none', () => {
     const random = randomSource(24);
     let told = 0;
     for (let trial = 0; trial < 3000; trial++) {
@@ -112,7 +112,7 @@ describe('the one slip that explains it', () => {
     expect(told / 3000).toBeLessThan(0.01);
   }, 120_000);
 
-  it('is told with the misclosure that remains, and what would have been written', () => {
+  it('is reported with the misclosure that remains, and what would have been written', () => {
     const log = 'start Dock\npace 65 per 100 m\n000 130p\n090 130p\n000 130p\n270 130p > Dock\n';
     const [found] = suspectsOf(surveyOf([log]));
     expect(found).toMatchObject({
@@ -124,7 +124,7 @@ describe('the one slip that explains it', () => {
     expect(found!.probability).toBeGreaterThan(0.4);
   });
 
-  it('agrees with adjusting anew, for a slip on one leg', () => {
+  it('agrees with adjusting again, for a slip on one leg', () => {
     const random = randomSource(25);
     const planted = plant(random, () => twoLoops(random, 8), PLANTED['180 degrees']!);
     const party = partyOf(logsOf(planted.party));

@@ -127,7 +127,7 @@ describe('the compass’s own error', () => {
     expect(offHere(fixOnEarth(asked(turned)).found!.position)).toBeLessThan(200);
   });
 
-  it('can’t be told near the circle through the marks, which is said within 2 % of it', () => {
+  it('can’t be reported near the circle through the marks, which is said within 2 % of it', () => {
     // Marks on a circle of 2 km about a centre; the traveller at some share of its radius.
     const onCircle = [20, 80, 150].map((azimuth) => markFrom(`m${azimuth}`, azimuth, 2000));
     for (const [share, isDanger] of [

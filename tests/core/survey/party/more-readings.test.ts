@@ -20,7 +20,7 @@ describe('iron at a station', () => {
     '240 200m back 060 > A',
   ].join('\n');
 
-  it('is told with how sure it is, where back bearings open the question', () => {
+  it('is reported with how sure it is, where back bearings open the question', () => {
     const { estimates, test } = surveyOf([log]);
     const iron = estimates.filter(({ error }) => error.source === 'iron');
     expect(iron.map(({ error }) => error.about)).toEqual(['A', 'B', 'C']);

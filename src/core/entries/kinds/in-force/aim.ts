@@ -20,6 +20,6 @@ export const aimKind = entryKind(schema)({
     return { entry: { kind: 'aim', aim, ...withNote(note) }, columns: {} };
   },
   write: ({ aim }) => `aim ${aim}`,
-  describe: ({ aim }) => `From here on ${AIM_WORDS[aim]}`,
+  describe: ({ aim }) => `From here ${AIM_WORDS[aim]}`,
   ...setting(({ aim }: z.infer<typeof schema>) => ({ aim })),
 });

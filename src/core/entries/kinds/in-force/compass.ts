@@ -20,6 +20,6 @@ export const compassKind = entryKind(schema)({
     return { entry: { kind: 'compass', name, ...withNote(note) }, columns: {} };
   },
   write: ({ name }) => `compass ${writeStationName(name)}`,
-  describe: ({ name }) => `From here on the compass is ${name}`,
+  describe: ({ name }) => `Compass from here: ${name}`,
   ...setting(({ name }: z.infer<typeof schema>) => ({ compass: name })),
 });

@@ -26,7 +26,7 @@ const schema = openObject({
   ground: z.optional(groundName),
   /** One sigma of a distance paced with it, in per cent. */
   spreadPercent: z.optional(z.number().check(z.gt(0), z.lte(100))),
-  /** The walks of the calibration that told the spread. */
+  /** The walks of the calibration that the spread is from. */
   walks: z.optional(z.int().check(z.gte(1), z.lte(MOST_WALKS))),
   note: optionalNote,
 });
@@ -83,7 +83,7 @@ export const paceKind = entryKind(schema)({
   describe({ ground, value, unit, spreadPercent, walks }) {
     const by = walks === undefined ? '' : ` by ${plural(walks, 'walk', 'walks')}`;
     const spread = spreadPercent === undefined ? '' : `, ±${spreadPercent} %${by}`;
-    return `From here on${ground ? ` on ${ground}` : ''} ${value} ${UNIT_WORDS[unit]}${spread}`;
+    return `Pace from here${ground ? ` on ${ground}` : ''}: ${value} ${UNIT_WORDS[unit]}${spread}`;
   },
   attachesTo: null,
   station: null,

@@ -16,6 +16,6 @@ export const readKind = entryKind(schema)({
     return { entry: { kind: 'read', north, ...withNote(note) }, columns: {} };
   },
   write: ({ north }) => `read ${north}`,
-  describe: ({ north }) => `From here on bearings are ${NORTH_WORDS[north]}`,
+  describe: ({ north }) => `Bearings from here: ${NORTH_WORDS[north]}`,
   ...setting(({ north }: z.infer<typeof schema>) => ({ readingNorth: north })),
 });

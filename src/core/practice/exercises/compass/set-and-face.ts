@@ -92,7 +92,7 @@ export const setAndFace = setOf(
 
 export const mirror = setOf(
   'mirror',
-  'The same with a mirror',
+  'Set a bearing with a sighting mirror',
   'The dial is seen in the mirror while the sight is on the mark: steadier, and upside down.',
   'mirror',
 );

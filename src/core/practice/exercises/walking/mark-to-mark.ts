@@ -25,7 +25,7 @@ function whichMark(bearing: number, sight: number, next: () => number): Question
       {
         id: 'moving',
         text: 'your friend, who walks ahead',
-        wrong: ['wrong-choice', 'a mark must stay where it is; a friend must be told to stand'],
+        wrong: ['wrong-choice', 'a mark must stay where it is; a friend must stand still'],
       },
     ],
     (all) => shuffled(all, next),

@@ -42,5 +42,5 @@ export function offDangerCircle(place: PlanePoint, marks: readonly PlanePoint[])
   return most;
 }
 
-/** Nearer to the circle than this share of its radius is told. Common practice, no source. */
+/** Nearer to the circle than this share of its radius is reported. Common practice, no source. */
 export const DANGER_SHARE = 0.1;

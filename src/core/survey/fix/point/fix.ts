@@ -62,7 +62,7 @@ export interface FixAnswer {
   readonly warnings: readonly FixWarning[];
 }
 
-/** A flatter cut is refused; one flatter than the other is told. Common practice, no source. */
+/** A flatter cut is refused; one flatter than the other is reported. Common practice, no source. */
 export const REFUSED_CUT: Degrees = 12;
 const FLAT_CUT: Degrees = 30;
 
@@ -127,7 +127,7 @@ function oddOne(question: FixQuestion): FixAnswer | null {
     degrees(predictedBearing(at, each.mark, each.back)),
     degrees(each.bearing),
   );
-  // What is off by less is told, and named, by the residuals of all of them.
+  // What is off by less is reported, and named, by the residuals of all of them.
   if (Math.abs(offDegrees) < FAR_OFF) return null;
   const own = fix.bearings.map((bearing) => ({
     ...bearing,
