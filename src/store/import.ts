@@ -5,10 +5,9 @@ import type { PaceProfile } from '../core/model/pace-profile';
 import type { PracticeRecord } from '../core/practice/record';
 import type { Change } from './change';
 import type { CairnDatabase } from './database';
-import { areaSchema, type Area } from '../core/model/area';
+import { areaSchema, type Area, type AreaStation } from '../core/model/area';
 import type { DeviceRecord } from '../core/model/device-record';
 import { deviceTables, mergeDevice, storedPixels } from './device-record';
-import { withIds } from './documents/area-ids';
 import { areaLogs } from './documents/areas';
 import { routeLogs } from './documents/routes';
 import { routeSchema, type Route } from '../core/model/route';
@@ -19,6 +18,24 @@ import { mergePractice, practiceTables } from './practice/record';
 import { Recognition } from './recognised';
 import type { OutingState } from './replay';
 import { listedOutings } from './snapshots/listed';
+
+/** An area whose outings have other ids here. */
+function withIds(area: Area, renamed: ReadonlyMap<string, string>): Area {
+  const here = (id: string) => renamed.get(id) ?? id;
+  const group = ({ stations, ...rest }: { stations: AreaStation[] }) => ({
+    ...rest,
+    stations: stations.map((each) => ({ ...each, outing: here(each.outing) })),
+  });
+  return {
+    ...area,
+    outings: area.outings.map(here),
+    same: area.same.map(group),
+    apart: area.apart.map(group),
+    ...(area.known && {
+      known: area.known.map((each) => ({ ...each, outing: here(each.outing) })),
+    }),
+  };
+}
 
 /** What to do with an outing whose id exists already with different contents. */
 export type ConflictChoice = 'keep-both' | 'replace' | 'skip';

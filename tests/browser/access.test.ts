@@ -69,7 +69,7 @@ describe('axe finds nothing, by day, dark and night,', () => {
     await visitor.goto('map', undefined, { route: 'demo-plateau' });
     await visitor.pick('Add the demo map');
     await visitor.page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
-    for (const mode of ['Tie', 'Measure', 'Route', 'Lines', 'Protractor']) {
+    for (const mode of ['Set map position', 'Measure', 'Route', 'Lines', 'Protractor']) {
       await visitor.choose(mode);
       await visitor.click('Picture of the map');
       expect(await findingsInThemes(visitor), mode).toEqual([]);

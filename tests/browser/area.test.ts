@@ -177,7 +177,7 @@ describe('an outing by itself', () => {
     await visitor.goto('home-now', id);
     await visitor.reads('main', /Within \d+ m of Dock \(95 %\)\. Adjusted by least squares\./);
     await visitor.goto('way-home', id);
-    await visitor.reads('main', /Simulated walks are made for an outing as walked/);
+    await visitor.reads('main', /Simulation uses the outing as walked/);
     expect(visitor.problems).toEqual([]);
   });
 });

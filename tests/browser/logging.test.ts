@@ -220,7 +220,7 @@ describe('logging', () => {
     await visitor.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await visitor.page.keyboard.press('/');
     await visitor.fill('[aria-label="Find in the log"]', 'larch');
-    await visitor.reads('#pane-log', /No line of this log holds “larch”\./);
+    await visitor.reads('#pane-log', /Not found in this log: “larch”/);
   });
 
   it('paces beside metres ask for the pace, and the settings take it', async () => {

@@ -21,7 +21,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
   it('shows on the sketch where 1,000 simulated walks home end', async () => {
     const visitor = await withLegs(['000 300m', '090 400m']);
     if (viewport === PHONE) await visitor.click('Sketch');
-    await visitor.press('Show where 1,000 simulated walks home end');
+    await visitor.press('Scatter: where 1,000 simulated walks home end');
     const dots = await visitor.page.waitForSelector('[data-testid=walks-cloud]');
     const ends = await dots!.evaluate((path) =>
       path
@@ -34,7 +34,7 @@ describe.each(SIZES)('the outing view, on a %s', (_name, viewport) => {
     const mean = [0, 1].map((axis) => ends.reduce((sum, end) => sum + end[axis]!, 0) / 1000);
     expect(Math.hypot(...mean)).toBeLessThan(5);
     expect(Math.max(...ends.map((end) => Math.hypot(...end)))).toBeGreaterThan(40);
-    await visitor.press('Show where 1,000 simulated walks home end');
+    await visitor.press('Scatter: where 1,000 simulated walks home end');
     await visitor.page.waitForSelector('[data-testid=walks-cloud]', { hidden: true });
   });
 

@@ -10,8 +10,21 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import { useMemo } from 'react';
-import { chartColours } from './chart-colours';
 import { useTheme } from './chosen-theme';
+import type { Theme } from './theme-script';
+
+/** The colours of charts in a theme, from the page's variables: a canvas can't use their names. */
+function chartColours(_theme: Theme) {
+  const styles = getComputedStyle(document.documentElement);
+  const of = (name: string) => styles.getPropertyValue(name).trim();
+  return {
+    ink: of('--ink'),
+    rule: of('--rule'),
+    rowan: of('--rowan'),
+    rest: of('--rest'),
+    band: `${of('--rest')}55`,
+  };
+}
 
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Filler, Tooltip);
 Chart.defaults.font.family = "'Atkinson Hyperlegible', sans-serif";

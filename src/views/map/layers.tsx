@@ -1,17 +1,21 @@
+import { useMemo } from 'react';
 import type { PictureTie } from '@/core/place/picture/tie';
 import { positionAt } from '@/core/place/geodesic';
 import type { Position } from '@/core/readings/position';
-import { polar, sumOf } from '@/core/units/plane';
+import { polar, sumOf, type PlanePoint } from '@/core/units/plane';
 import { visibleText } from '@/core/units/visible';
-import type { Pixel, View } from '@/sketch/view';
+import { placeLabels } from '@/sketch/labels';
+import type { Mark } from '@/sketch/scene';
+import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import styles from './map.module.css';
-import { positionOnScreen } from './picture-plane';
+import { planeOf } from './picture-plane';
 import type { LayerEllipse, LayerMark, Layers } from './use-layers';
 
 interface Props {
   layers: Layers;
   tie: PictureTie;
   view: View;
+  size: Size;
 }
 
 export const pathThrough = (points: readonly (Pixel | null)[]): string =>
@@ -44,65 +48,73 @@ const RADIUS: Readonly<Record<LayerMark['kind'], number>> = {
   count: 8,
 };
 
-/** What lies over the picture wherever it has a position. */
-export function LayersDrawn({ layers, tie, view }: Props) {
-  const on = (position: Position) => positionOnScreen(view, tie, position);
+/** A mark in the plane of the picture. */
+interface PlacedMark extends Mark {
+  readonly is: LayerMark['kind'];
+}
+
+/** All that is shown on a picture, in the picture's own pixels as a plane. */
+function placedOn({ lines, marks, ellipses }: Layers, tie: PictureTie) {
+  const at = (position: Position) => {
+    const pixel = tie.pixelOf(position);
+    return pixel && planeOf(pixel);
+  };
+  const through = (positions: readonly Position[]) =>
+    positions.map(at).filter((point) => point !== null);
+  const drawn = lines.map(({ kind, positions }) => ({ kind, points: through(positions) }));
+  const placed = marks.flatMap(({ kind: is, name, position }, index): PlacedMark[] => {
+    const point = at(position);
+    return point
+      ? [{ key: `m${index}`, kind: 'station', is, text: visibleText(name), ...point }]
+      : [];
+  });
+  return {
+    lines: drawn,
+    marks: placed,
+    ellipses: ellipses.map((each) => through(ellipseCorners(each))),
+    named: {
+      // The last ones are of what is walked and planned now: they are named first.
+      marks: [...placed].reverse(),
+      stretches: drawn.flatMap(({ points }) =>
+        points.slice(1).map((to, index) => ({ from: points[index] ?? to, to })),
+      ),
+    },
+  };
+}
+
+const NOTHING_ELSE = { lines: [], boxes: [] };
+
+/** What is shown on the picture wherever it has a position. */
+export function LayersDrawn({ layers, tie, view, size }: Props) {
+  const { lines, marks, ellipses, named } = useMemo(() => placedOn(layers, tie), [layers, tie]);
+  const on = (point: PlanePoint) => onScreen(view, point);
+  const sheet = { left: 0, top: 0, right: size.width, bottom: size.height };
   return (
     <g data-testid="layers">
-      {layers.ellipses.map((each, index) => (
-        <path
-          key={index}
-          className={styles.ellipse}
-          d={pathThrough(ellipseCorners(each).map(on))}
-        />
+      {ellipses.map((corners, index) => (
+        <path key={index} className={styles.ellipse} d={pathThrough(corners.map(on))} />
       ))}
-      {layers.lines.map(({ kind, positions }, index) => (
+      {lines.map(({ kind, points }, index) => (
         <path
           key={index}
           className={styles.layerLine}
           data-kind={kind}
-          d={pathThrough(positions.map(on))}
+          d={pathThrough(points.map(on))}
         />
       ))}
-      {placedMarks(layers, on).map(({ kind, name, at, isNamed }, index) => (
-        <g key={index} className={styles.layerMark} data-kind={kind}>
-          <circle cx={at.x} cy={at.y} r={RADIUS[kind]} />
-          {isNamed && (
-            <text x={at.x + 9} y={at.y + 5}>
-              {visibleText(name)}
-            </text>
-          )}
-        </g>
+      {marks.map(({ key, is, ...at }) => {
+        const { x, y } = on(at);
+        return (
+          <g key={key} className={styles.layerMark} data-kind={is}>
+            <circle cx={x} cy={y} r={RADIUS[is]} />
+          </g>
+        );
+      })}
+      {placeLabels(named, view, NOTHING_ELSE, sheet, null).map(({ mark, x, y }) => (
+        <text key={mark.key} x={x} y={y}>
+          {mark.text}
+        </text>
       ))}
     </g>
   );
-}
-
-/** A mark on the screen; its name is left out where it would lie on another one. */
-interface PlacedMark extends Pick<LayerMark, 'kind' | 'name'> {
-  readonly at: Pixel;
-  readonly isNamed: boolean;
-}
-
-/** About what a letter and a line of a name take, in pixels. */
-const LETTER = { width: 8, height: 17 } as const;
-
-function placedMarks({ marks }: Layers, on: (position: Position) => Pixel | null): PlacedMark[] {
-  const placed: PlacedMark[] = [];
-  // The last ones are of what is walked and planned now: they are named first.
-  for (const { kind, name, position } of [...marks].reverse()) {
-    const at = on(position);
-    if (!at) continue;
-    const isNamed =
-      name !== '' &&
-      !placed.some(
-        (other) =>
-          other.isNamed &&
-          Math.abs(other.at.y - at.y) < LETTER.height &&
-          at.x < other.at.x + LETTER.width * other.name.length + 12 &&
-          other.at.x < at.x + LETTER.width * name.length + 12,
-      );
-    placed.push({ kind, name, at, isNamed });
-  }
-  return placed.reverse();
 }

@@ -6,7 +6,7 @@ import { roundedPosition } from '@/core/readings/position';
 import { normalised } from '@/core/units/angle';
 import { outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
-import type { Pixel, View } from '@/sketch/view';
+import type { Pixel, Size, View } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import { ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
@@ -92,7 +92,9 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
           ups={open.ups}
           tie={open.tie.ok ? open.tie.value : null}
           onTap={tap}
-          over={(view) => <Over open={open} picture={picture} tapped={tapped} view={view} />}
+          over={(view, size) => (
+            <Over open={open} picture={picture} tapped={tapped} view={view} size={size} />
+          )}
         />
         <div className={styles.rooms}>
           <Radio.Group
@@ -128,10 +130,11 @@ interface OverProps {
   picture: MapPicture;
   tapped: Tapped;
   view: View;
+  size: Size;
 }
 
 /** What is drawn over the picture: the layers, the points that tie it, and what was tapped. */
-function Over({ open: { tie, layers }, picture, tapped, view }: OverProps) {
+function Over({ open: { tie, layers }, picture, tapped, view, size }: OverProps) {
   const { mode, taps, plate } = tapped;
   const screen = taps.map((tap) => pixelOnScreen(view, tap));
   const [first] = screen;
@@ -139,7 +142,7 @@ function Over({ open: { tie, layers }, picture, tapped, view }: OverProps) {
   const up = tie.ok ? tie.value.upDegrees : 0;
   return (
     <>
-      {tie.ok && <LayersDrawn layers={layers.layers} tie={tie.value} view={view} />}
+      {tie.ok && <LayersDrawn layers={layers.layers} tie={tie.value} view={view} size={size} />}
       {mode === 'tie' &&
         picture.controls.map(({ x, y, label }, index) => {
           const at = pixelOnScreen(view, { x, y });

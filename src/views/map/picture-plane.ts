@@ -18,12 +18,6 @@ export const pixelOnScreen = (view: View, pixel: Pixel): Pixel => onScreen(view,
 /** The pixel of the picture at a place of the screen. */
 export const pixelAt = (view: View, at: Pixel): Pixel => pixelOf(onPlane(view, at));
 
-/** Where a position is on the screen; null where the picture doesn't show it. */
-export function positionOnScreen(view: View, tie: PictureTie, position: Position): Pixel | null {
-  const pixel = tie.pixelOf(position);
-  return pixel && pixelOnScreen(view, pixel);
-}
-
 /** The part of the earth that a view of a picture shows; null beyond the vanishing line. */
 export function groundOfPicture(
   tie: PictureTie | null,

@@ -27,7 +27,7 @@ interface Props {
   /** A place of the picture was tapped. */
   onTap: (pixel: Pixel) => void;
   /** What is drawn over the picture. */
-  over: (view: View) => ReactNode;
+  over: (view: View, size: Size) => ReactNode;
 }
 
 /** The picture, moved by drag, wheel, pinch and keys; what is shown on it moves with it. */
@@ -72,7 +72,7 @@ export function Sheet({ tiles, arrived, ups, tie, onTap, over }: Props) {
         testId="map-sheet"
       >
         <GroundDrawn ground={ground} view={view} size={size} place={place} />
-        <g className={styles.over}>{over(view)}</g>
+        <g className={styles.over}>{over(view, size)}</g>
       </Surface>
     </div>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { Button, Radio } from 'antd';
-import { useState } from 'react';
+import { useState, useMemo } from 'react';
 import { positionErrorEllipse } from '@/core/navigation/position-error';
 import { wayHome } from '@/core/navigation/ways/way';
 import { shownBearing } from '@/core/north/norths';
@@ -11,13 +11,20 @@ import { adjustedSentence } from '@/views/shared/words/method-words';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { backToWayHome } from '@/views/shared/page/view-page';
 import { ViewHeader } from '@/views/shared/page/view-header';
-import { PlainSketch } from '@/views/shared/sketch/plain-sketch';
 import { viewTitle } from '@/views/views';
 import { LogTable } from './log-table';
 import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import styles from './print.module.css';
 import { homeWords, WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
+import { sketchSvg } from '@/formats/svg';
+
+/** The route in black on white, as it is exported: for paper, where nothing can be zoomed. */
+function PlainSketch({ solution }: { solution: Solution }) {
+  const svg = useMemo(() => sketchSvg(solution), [solution]);
+  // The format writes every name as text.
+  return <div dangerouslySetInnerHTML={{ __html: svg }} />;
+}
 
 const SIZES = [
   { value: 'a4', label: 'A4', blankLines: 6 },

@@ -151,8 +151,8 @@ describe('a picture of a map', () => {
     writeFileSync(file, new Uint8Array(tiff));
     await visitor.goto('map');
     await offerFile(visitor, 'Add a picture', file);
-    await visitor.choose('Tie');
-    await visitor.reads(TIE, /Tied by its own file/);
+    await visitor.choose('Set map position');
+    await visitor.reads(TIE, /Positioned by its own file/);
 
     const world = join(folder, 'ormsay-lake.pgw');
     writeFileSync(world, '1.9\n0\n0\n-1.9\n465500\n6008000\n');
@@ -161,7 +161,7 @@ describe('a picture of a map', () => {
     await visitor.reads(TIE, /not of which grid/);
     await visitor.fill('input[aria-label^="Grid of the map"]', '+proj=utm +zone=20 +datum=WGS84');
     await visitor.pick('Save');
-    await visitor.reads(TIE, /Tied by its own file/);
+    await visitor.reads(TIE, /Positioned by its own file/);
 
     const text = join(folder, 'no-picture.png');
     writeFileSync(text, 'hello');
@@ -192,7 +192,7 @@ describe('a picture that can’t be kept', () => {
     await visitor.choose('No picture? A sheet');
     await visitor.fill('#grid-around', '54.2 -63.5');
     await visitor.pick('Make the sheet');
-    await visitor.choose('Tie');
+    await visitor.choose('Set map position');
     await visitor.reads(TIE, /the points disagree by 0\.0 m/);
     await visitor.leave();
   });

@@ -1,3 +1,4 @@
+'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { addEntries, type Command } from '@/core/edit/command';
 import { faultMessage } from '@/core/faults/messages';
@@ -8,7 +9,6 @@ import { isEmpty, openBox, type Count, type CountLine } from '@/store/count';
 import type { Outcome } from '@/store/outing-session';
 import type { StoreFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { exclusively } from '@/views/shared/data/exclusively';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { useOnce } from '@/views/shared/data/use-once';
 import { beep, buzz } from './feedback';
@@ -23,8 +23,33 @@ import {
 } from './leg-of-count';
 import { progressOf, signalBetween } from './progress';
 import { useChoices, type Choices } from './use-choices';
-import { useRunningClock } from './use-running-clock';
 import { WORDS } from '../words';
+
+/**
+ * Does something in one tab at a time. Where a browser has no locks (an address without TLS), it is
+ * done without: what is done must still notice what another tab has written.
+ */
+function exclusively<Outcome>(name: string, act: () => Promise<Outcome>): Promise<Outcome> {
+  const locks = (globalThis.navigator as { locks?: LockManager } | undefined)?.locks;
+  return locks ? (locks.request(name, act) as Promise<Outcome>) : act();
+}
+
+/** The time, second by second while a stopwatch runs and the page is seen; else as it was. */
+function useRunningClock(runs: boolean): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (!runs) return;
+    const tick = () => document.visibilityState === 'visible' && setNow(Date.now());
+    tick();
+    const timer = setInterval(tick, 1000);
+    document.addEventListener('visibilitychange', tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    };
+  }, [runs]);
+  return now;
+}
 
 export type TapCounts = 'one' | 'ten' | 'hundred';
 

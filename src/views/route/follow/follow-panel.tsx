@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import type { Followed } from '@/core/navigation/route/follow';
-import { followLines, replannedFrom } from '@/core/navigation/route/follow';
+import { followLines, replannedFrom, type Followed } from '@/core/navigation/route/follow';
 import { fixHere } from '@/core/navigation/fix/fix-here';
 import { wayFromFix } from '@/core/navigation/fix/way-from';
 import { shownBearing } from '@/core/north/norths';
@@ -11,7 +10,7 @@ import { backHere } from '@/core/edit/back-here';
 import { addEntries } from '@/core/edit/command';
 import { northShown, type Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
-import { bearingText, lengthText, figureUnits } from '@/ui/units/shown';
+import { bearingText, lengthText, figureUnits, lengthUnit } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { routeLogs } from '@/store/documents/routes';
 import { PressButton } from '@/ui/controls/press-button';
@@ -25,8 +24,24 @@ import { viewUrl } from '@/views/views';
 import styles from '../route.module.css';
 import { sideWords, WORDS } from '../words';
 import { arrivalEntries, expectedEntry } from './arrival-entries';
-import { keypadDraft } from './keypad-draft';
-import { keepDraft } from '@/views/outing/entry/keypad-draft';
+import { keepDraft, ownLength, type Draft } from '@/views/outing/entry/keypad-draft';
+import { contextAtEnd } from '@/core/log-text/interpret';
+import { bearingKeys } from '@/views/outing/entry/bearing-keys';
+
+/** The keypad with the way to the next point on it: bearing, and paces or metres. */
+function keypadDraft(solution: Solution, { way, next }: Followed): Draft {
+  const { north } = contextAtEnd(solution);
+  const degrees = way?.bearing[north] ?? null;
+  const paces = way?.paces ?? null;
+  const count = paces ?? (way ? way.distanceMetres / lengthUnit().metres : 0);
+  return {
+    bearing: degrees === null ? '' : bearingKeys().ofDegrees(degrees),
+    count: String(Math.max(1, Math.round(count))),
+    unit: paces === null ? ownLength() : 'p',
+    ground: paces === null ? undefined : next?.plan.ground,
+    part: 'count',
+  };
+}
 
 interface Props {
   plan: Plan;

@@ -10,11 +10,23 @@ import {
   viaStation,
   type WayHome,
 } from '@/core/navigation/ways/ways-home';
-import { firstLight, isDarkAt, isNightAt } from '@/core/navigation/sun';
+import { firstLight, isDarkAt, isNightAt, daylightAt } from '@/core/navigation/sun';
 import type { Solution } from '@/core/survey/solution';
 import { useAimedWay } from './use-aimed-way';
-import { usePlanning } from './use-planning';
 import type { WayChoices } from './way-choices';
+import { clockOf, plannedFrom, timeOn } from '@/core/navigation/place-clock';
+import { useClock } from '@/views/shared/data/use-clock';
+import type { Planning } from './words';
+
+/** The moment that the ways are planned from, the daylight of its day, and the place's clock. */
+function usePlanning(solution: Solution): Planning {
+  const device = useClock();
+  const clock = clockOf(solution, -new Date(device).getTimezoneOffset());
+  const { at: now, ofOuting } = plannedFrom(solution, clock, device);
+  const { position } = solution.outing.start;
+  const light = position ? daylightAt(position, now) : null;
+  return { now, ofOuting, light, time: (at) => timeOn(clock, at), bySun: !clock.isDevice };
+}
 
 /** The ways that are compared, the straight one first. */
 function waysHome(
