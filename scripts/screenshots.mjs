@@ -181,7 +181,11 @@ const PICTURES = [
     name: 'route',
     path: '/route?id=demo-plateau',
     ready: '[data-testid=legs-of-route]',
-    act: (page) => press(page, '1. To Gauge 2'),
+    act: async (page) => {
+      await press(page, '1. To Gauge 2');
+      await press(page, 'Contours');
+      await page.waitForSelector('[data-testid=ground]');
+    },
   },
   { name: 'map', path: '/map?route=demo-plateau', ready: '#pictures', act: addDemoMap },
   { name: 'declination', path: ofDemo('/declination') },

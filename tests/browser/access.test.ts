@@ -53,6 +53,10 @@ describe('axe finds nothing, by day, dark and night,', () => {
     const visitor = await withDemo(DESK, 'day');
     await visitor.goto('route', 'demo-plateau');
     await visitor.choose('1. To Gauge 2');
+    // The heights of the demo's country come with it.
+    await visitor.press('Contours from the elevation files on this device');
+    await visitor.page.waitForSelector('[data-testid=ground] path[d^=M]');
+    expect(await findingsInThemes(visitor), 'contours').toEqual([]);
     for (const tab of [
       'Leg',
       'Heights',

@@ -17,7 +17,7 @@ const MOST_SCALE = 10_000_000;
 
 export const SIDES = ['left', 'right'] as const;
 export type RouteSide = (typeof SIDES)[number];
-/** What walking times are estimated by. */
+/** How walking times are estimated. */
 export const TIMINGS = ['naismith', 'langmuir', 'level'] as const;
 export type Timing = (typeof TIMINGS)[number];
 export const SLOPE_WORDS = ['uphill', 'downhill', 'level'] as const;

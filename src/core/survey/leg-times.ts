@@ -43,7 +43,7 @@ interface Clock {
 }
 
 /**
- * The times noted on an outing: days roll over; a slip back is reported and passed over. A step off
+ * The times noted on an outing: days roll over; an earlier time is reported and ignored. A step off
  * a path begins a stretch of its own. A halt is no part of any: its minutes are taken off the
  * stretch it is in; where it says from when until when, that ends one and begins the next.
  */

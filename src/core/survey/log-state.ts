@@ -120,7 +120,7 @@ export function paceOn(state: Readonly<LogState>, ground: string | undefined): G
     paceLength,
     inUse: { ...inUse, ground, key: `${ground}, lent: ${inUse.key}` },
   };
-  // Kept beside the state, which stays the same for anyone who reads it.
+  // Memoised here: it does not change what the state means.
   (state as LogState).borrowed ??= new Map();
   state.borrowed?.set(ground, lent);
   return lent;

@@ -2,7 +2,7 @@ import type { ChangeRecord } from '../change';
 import type { OutingState } from '../replay';
 
 /**
- * What a change log comes to at a change, so that a long one need not be replayed to be shown. It
+ * The outing as of one change, cached so that a long log opens without a full replay. It
  * is a copy: it counts only beside the log that it was made of, and can be thrown away.
  */
 export interface Snapshot {

@@ -23,7 +23,7 @@ export const WORDS = {
   toCounter: 'Pace counter',
   light: (left: string, sunset: string) => `${left} of light left: sunset ${sunset}.`,
   dusk: (left: string) => `The sun is down. Too dark to read a map in ${left}.`,
-  darkNow: 'It is dark: stay where you are if you can. Home is as far in the morning.',
+  darkNow: 'It is dark. Stay put if you can and walk at first light.',
 } as const;
 
 const MINUTE_MS = 60_000;

@@ -25,7 +25,7 @@ export function groundOfPicture(
   view: View,
   size: Size,
 ): GroundSeen | null {
-  if (!tie || !origin || size.width === 0) return null;
+  if (!tie || !origin) return null;
   const [x, y] = [size.width / 2, size.height / 2];
   const at = (pixel: Pixel) => {
     const position = tie.positionOf(pixelAt(view, pixel));

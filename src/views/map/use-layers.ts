@@ -52,7 +52,7 @@ export interface Layers {
 }
 
 /** What can be laid over a picture on this device. */
-async function whatThereIs() {
+async function loadDrawable() {
   const database = browserDatabase();
   const [{ outings }, routes, areas, known] = await Promise.all([
     listedOutings(database),
@@ -67,7 +67,7 @@ async function whatThereIs() {
     known,
   };
 }
-type There = Awaited<ReturnType<typeof whatThereIs>>;
+type Drawable = Awaited<ReturnType<typeof loadDrawable>>;
 
 /** What was chosen to lie over the picture. */
 export interface Chosen {
@@ -151,7 +151,7 @@ function routeLayers(plan: Plan): Layers {
   };
 }
 
-function areaLayers(there: There, id: string, models: EarthModels): Layers {
+function areaLayers(there: Drawable, id: string, models: EarthModels): Layers {
   const area = there.areas.find((each) => each.id === id);
   if (!area) return NOTHING;
   const survey = surveyOfArea(area, there.outings, models);
@@ -192,7 +192,7 @@ const joinedLayers = (layers: readonly Layers[]): Layers => ({
 
 /** What can lie over the picture, and what does. */
 export function useLayers(chosen: Chosen) {
-  const live = useLive(useCallback(() => whatThereIs(), []));
+  const live = useLive(useCallback(() => loadDrawable(), []));
   const there = live && 'value' in live ? live.value : null;
   const models = useEarthModels('grid');
   const route = there?.routes.find(({ id }) => id === chosen.route) ?? null;

@@ -111,7 +111,12 @@ export function useOutings() {
         void serverWantsDemo().then(async (wanted) => {
           if (!wanted) return;
           // Its reader comes only where it is asked for: the start page is to be light.
-          await (await import('@/views/route/demo-route')).storeDemoRoute();
+          const [{ storeDemoRoute }, { keepDemoHeights }] = await Promise.all([
+            import('@/views/route/demo-route'),
+            import('@/views/shared/heights/demo-heights'),
+          ]);
+          // Without its heights the demo has no contours, and all else.
+          await Promise.all([storeDemoRoute(), keepDemoHeights().catch(() => undefined)]);
           await openDemoArea();
         });
       },

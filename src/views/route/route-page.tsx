@@ -6,7 +6,7 @@ import { faultMessage } from '@/core/faults/messages';
 import type { Route } from '@/core/model/route';
 import { arrivalMinutes, clockText } from '@/core/navigation/route/clock';
 import { leaveText } from '@/core/navigation/route/leave-text';
-import { gridName, tellingScale, type Plan } from '@/core/navigation/route/plan';
+import { gridName, shownScale, type Plan } from '@/core/navigation/route/plan';
 import type { WalkedOn } from '@/sketch/layers/plan';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
@@ -130,7 +130,7 @@ function Card({ open, paper, onPaper, isFollowed, ...list }: CardProps) {
 function Totals({ open: { warnings, sunset }, plan }: { open: OpenRoute; plan: Plan }) {
   const { legs, metres, minutes, upMetres, downMetres } = plan;
   const end = arrivalMinutes(plan, minutes);
-  const scale = tellingScale(plan);
+  const scale = shownScale(plan);
   const whole = warnings.filter(({ leg }) => leg === null);
   return (
     <div data-testid="totals">

@@ -18,7 +18,7 @@ import { useOnce } from '@/views/shared/data/use-once';
 import { Section } from '@/views/shared/page/view-page';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
 import type { Address } from './use-address';
-import { roundedFor, type Walk } from './use-walk';
+import { countInUnit, type Walk } from './use-walk';
 import styles from './walk.module.css';
 import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
@@ -56,7 +56,7 @@ export function Search(props: Props) {
   const { frame } = solution.places;
   const [walkedLeg] = useOnce(async ({ bearingDegrees, metres }: SearchLeg) => {
     const bearing = shownFrom(solution, bearingDegrees);
-    const logged = await walk.logLeg(bearing, roundedFor(metres, walk.unit, walk.means));
+    const logged = await walk.logLeg(bearing, countInUnit(metres, walk.unit, walk.means));
     if (logged) address.change({ walked: String(walked + 1) });
   });
   const next = legs[walked];

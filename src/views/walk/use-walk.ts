@@ -44,7 +44,7 @@ function legBy(
 }
 
 /** Metres as a count in the unit of the walk home, to a tenth. */
-export function roundedFor(metres: Metres, unit: Unit, means: HomeMeans): number {
+export function countInUnit(metres: Metres, unit: Unit, means: HomeMeans): number {
   const tenths = (value: number) => Math.round(10 * value) / 10;
   if (unit === 'paces') return Math.round(metres / (means.paceMetres ?? 1));
   if (unit === 'minutes') return tenths((60 * metres) / 1000 / (means.kilometresPerHour ?? 1));
@@ -149,7 +149,7 @@ export function useWalk(
     }
   });
   const afterwards = useAfterwards(solution, run, unit, lines.setStatus, wanted, setCount);
-  const planned = roundedFor(stage.distanceMetres, unit, means);
+  const planned = countInUnit(stage.distanceMetres, unit, means);
   /** Logs the stretch as far as it was counted, or as was planned where nobody did: it says so. */
   const [logUnseen] = useOnce(async (isCounted: boolean): Promise<boolean> => {
     const value = isCounted ? wanted() : planned;

@@ -39,7 +39,8 @@ export const WORDS = {
   notCounted: (planned: number, unit: string) => `I did not count: assume ${planned} ${unit}`,
   assumed: 'assumed as planned, not counted',
   theLine: 'the line',
-  uncounted: 'Noted. Without a count the log does not close: type it below, if you have one.',
+  uncounted:
+    'Logged without a distance. If you know how far you walked, enter it to check the loop.',
   afterwards: (unit: string, from: string, to: string) =>
     `How many ${unit} was it from ${from} to ${to}? Then the log closes.`,
   logged: (line: string) => `Logged: ${line}. The way home is updated.`,
@@ -50,8 +51,8 @@ export const WORDS = {
   searchTitle: 'Search',
   searchHow:
     'Stop, and look around from where you are. Mark this place. Then walk the pattern and log ' +
-    'each leg: it says how likely you have found home by then, as it was not in sight at first ' +
-    'and you don’t walk exactly. Do not hurry, and do not leave the pattern for a guess.',
+    'each leg: each shows the chance that you have seen home by its end. Do not hurry, and do ' +
+    'not leave the pattern for a guess.',
   pattern: 'Pattern',
   square: 'Expanding square',
   sector: 'Sector search',

@@ -8,7 +8,7 @@ import { describe, expect, it } from 'vitest';
 import { legMinutes } from '@/core/navigation/route/timing';
 import { gridMetresOf } from '@/core/place/paper';
 import { METRES_PER_FOOT } from '@/core/units/units';
-import { gridName, tellingScale } from '@/core/navigation/route/plan';
+import { gridName, shownScale } from '@/core/navigation/route/plan';
 import { planned, planOfText, ROUTE_TEXT } from '../../support/route/demo-route';
 
 const { WGS84 } = geodesic.Geodesic;
@@ -133,7 +133,7 @@ describe('lengths from paper', () => {
 
   it('tell where a metre of the grid is not one of the ground', () => {
     const at = (grid: string) =>
-      tellingScale(planned(`declination none\n${grid}point A at 0 3\npoint B at 0.005 3\n`));
+      shownScale(planned(`declination none\n${grid}point A at 0 3\npoint B at 0.005 3\n`));
     // On the middle of a zone it is 0.9996; below a thousandth it is not told.
     expect(at('')).toBeNull();
     expect(at('convergence proj +proj=tmerc +lon_0=3 +k=0.998 +ellps=WGS84\n')).toBeCloseTo(

@@ -90,15 +90,15 @@ export function planOf(route: Route, models: EarthModels | null): Result<Plan, R
 }
 
 /**
- * From this share on the scale of a map's grid is reported: the metres on it are not the ground's.
+ * From this share on the scale of the map’s grid is shown: its metres are not the ground’s.
  */
-const TELLING_SCALE = 0.001;
+const LEAST_SCALE_SHOWN = 0.001;
 
 /** Metres on the map's grid for one on the ground, over all legs; null where it doesn't matter. */
-export function tellingScale({ legs }: Plan): number | null {
+export function shownScale({ legs }: Plan): number | null {
   const ground = legs.reduce((sum, leg) => sum + leg.metres, 0);
   const grid = legs.reduce((sum, leg) => sum + leg.gridMetres, 0);
-  if (ground === 0 || Math.abs(grid / ground - 1) < TELLING_SCALE) return null;
+  if (ground === 0 || Math.abs(grid / ground - 1) < LEAST_SCALE_SHOWN) return null;
   return grid / ground;
 }
 

@@ -1,7 +1,7 @@
 import type { Metres } from '../../units/units';
 import type { WayHome } from './ways-home';
 
-/** A way with what it is weighed by. */
+/** A way home and the figures that rank it. */
 export interface WeighedWay {
   readonly way: WayHome;
   /** Chance that home comes within sight. */

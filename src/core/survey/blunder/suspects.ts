@@ -114,7 +114,7 @@ export function suspects(party: Party): Suspect[] {
 
 /** Every slip of every line, as it would gain, and what some other mistake would. */
 function weigh(party: Party) {
-  // As read: where a slip bends the adjustment, the other lines are best left as they are.
+  // As read: a mistake distorts the adjustment, so the other lines are not turned around it.
   const adjusted = adjustNetwork(party.network, undefined, { mostRounds: 1 });
   const legs = slipLegs(party);
   const { weighed, logOddsOfOther } = ofOneLine(legs, adjusted, checkedLines(adjusted));

@@ -59,7 +59,7 @@ function chosen(
 ): SurveyPlaces {
   if (!adjusted || method === 'as-walked') return asWalked;
   if (method === 'least-squares') return new SurveyPlaces(asWalked.frame, adjusted);
-  // How sure these places are is not given by the rule: as walked, which they seldom fall short of.
+  // The compass rule gives no covariance: the one as walked is used, which is seldom too small.
   return new SurveyPlaces(asWalked.frame, walked, compassRule(network).places);
 }
 

@@ -3,22 +3,8 @@ import { useRef, useState, type ChangeEvent } from 'react';
 import { HEIGHT_ENDINGS } from '@/formats/heights/endings';
 import { PressButton } from '@/ui/controls/press-button';
 import pageStyles from '@/views/shared/page/page.module.css';
+import { DEMO_GRID, demoHeights } from './demo-heights';
 import { CHOOSER_WORDS as WORDS } from './words';
-
-const FILE = 'ormsay-lake.asc';
-
-/** The heights of the demo's invented country; null where they can't be fetched. */
-async function demoHeights(): Promise<File | null> {
-  try {
-    const answer = await fetch(`/demo/${FILE}`);
-    return answer.ok ? new File([await answer.blob()], FILE) : null;
-  } catch {
-    return null;
-  }
-}
-
-/** The grid of the demo's map: the file names none. */
-const DEMO_GRID = '+proj=utm +zone=20 +datum=WGS84';
 
 interface Props {
   /** The share that is done; null while nothing is read. */

@@ -17,7 +17,7 @@ import type { GroundAnswer, GroundRequest, HeightsWorker } from '@/workers/heigh
 import type { WorkerCalls } from '@/workers/worker-call';
 import styles from './ground.module.css';
 import type { DrawnProps } from './ground-drawn';
-import { GROUND_WORDS as WORDS } from './ground-words';
+import { GROUND_WORDS as WORDS, LAYER_WORDS } from './ground-words';
 
 /** The part of the earth that a drawing shows: in metres about a position, true north up. */
 export interface GroundSeen {
@@ -26,18 +26,19 @@ export interface GroundSeen {
   readonly metresPerPixel: number;
 }
 
-/** What a drawing in the plane about a position shows; null while it has no size. */
+/** What a drawing in the plane about a position shows; null where it has none. */
 export function groundOfView(origin: Position | null, view: View, size: Size): GroundSeen | null {
-  if (!origin || size.width === 0) return null;
+  if (!origin) return null;
   const corners = [0, size.width].flatMap((x) => [0, size.height].map((y) => ({ x, y })));
   const visible = boundsOf(corners.map((corner) => onPlane(view, corner)));
   return { origin, visible, metresPerPixel: 1 / view.k };
 }
 
+type Choices = Record<LayerName, boolean>;
 const KEY = 'cairn-ground';
-const remembered = (kept: Record<string, unknown>): Record<LayerName, boolean> => ({
-  contours: kept['contours'] === true,
-});
+const NAMES = Object.keys(LAYER_WORDS) as LayerName[];
+const remembered = (kept: Record<string, unknown>) =>
+  Object.fromEntries(NAMES.map((name) => [name, kept[name] === true])) as Choices;
 
 /** What is asked for is so much larger than what is seen, so that little moves ask nothing. */
 const BEYOND = 0.5;
@@ -56,6 +57,8 @@ const grown = ({ west, south, east, north }: Bounds): Bounds => {
   const [x, y] = [BEYOND * (east - west), BEYOND * (north - south)];
   return { west: west - x, east: east + x, south: south - y, north: north + y };
 };
+
+const hasSize = ({ visible: { west, east } }: GroundSeen) => east > west;
 
 /** True where what was drawn still does for what is seen. */
 function stillDoes({ request }: Drawn, seen: GroundSeen): boolean {
@@ -94,7 +97,7 @@ function useDrawnGround(seen: GroundSeen | null, layers: readonly LayerName[]): 
   const sheets = live && 'value' in live ? live.value : null;
   const isIn = drawn && seen && drawn.sheets === sheets && stillDoes(drawn.found, seen);
   const wanted = JSON.stringify(
-    !seen || isIn || layers.length === 0 || sheets === null
+    !seen || isIn || layers.length === 0 || sheets === null || !hasSize(seen)
       ? null
       : {
           layers,
@@ -130,10 +133,7 @@ function useDrawnGround(seen: GroundSeen | null, layers: readonly LayerName[]): 
 /** The ground below a drawing: what is drawn of it, and the tools that choose it. */
 export function useGround(seen: GroundSeen | null) {
   const [chosen, choose] = useKept(KEY, remembered);
-  const layers = useMemo(
-    () => (Object.keys(chosen) as LayerName[]).filter((name) => chosen[name]),
-    [chosen],
-  );
+  const layers = useMemo(() => NAMES.filter((name) => chosen[name]), [chosen]);
   const drawn = useDrawnGround(seen, layers);
   const lines = drawn?.answer.kind === 'drawn' ? drawn.answer.lines : NO_LINES;
   return { chosen, choose, lines, drawn, hasPlace: seen !== null };
@@ -144,14 +144,22 @@ const NO_LINES: readonly GroundLine[] = [];
 /** The switches of the layers, for the bar of a surface. */
 export function GroundTools({ ground: { chosen, choose, hasPlace } }: { ground: Ground }) {
   return (
-    <ToolButton
-      icon={AreaChartOutlined}
-      label={WORDS.contours}
-      about={hasPlace ? WORDS.contoursAbout : WORDS.noPlace}
-      pressed={hasPlace && chosen.contours}
-      disabled={!hasPlace}
-      onClick={() => void choose({ contours: !chosen.contours })}
-    />
+    <>
+      {NAMES.map((name) => {
+        const { label, about, noPlace } = LAYER_WORDS[name];
+        return (
+          <ToolButton
+            key={name}
+            icon={AreaChartOutlined}
+            label={label}
+            about={hasPlace ? about : noPlace}
+            pressed={hasPlace && chosen[name]}
+            disabled={!hasPlace}
+            onClick={() => void choose({ [name]: !chosen[name] })}
+          />
+        );
+      })}
+    </>
   );
 }
 

@@ -52,7 +52,7 @@ const angleOf = ({ norths }: Country) =>
 const readTo = (at: PlanePoint, point: PlanePoint, angle: number) =>
   Math.round(normalised(azimuthOf(vectorBetween(at, point)) - angle)) % 360;
 
-/** A place on the map that someone comes to who turns the bearings otherwise. */
+/** The wrong position that one gets by converting with the wrong sign. */
 function placeMisstep(
   marks: readonly NamedPoint[],
   azimuths: readonly number[],
