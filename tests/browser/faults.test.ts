@@ -121,6 +121,7 @@ describe('a browser', () => {
                 routes: ['route', 'number'],
                 places: ['place', 'number'],
                 kept: 'key',
+                heightTiles: ['sheet', 'tile'],
               };
               const keyPath = keys[name as keyof typeof keys] as string | string[] | undefined;
               open.result.createObjectStore(name, { keyPath: keyPath ?? 'id' });
@@ -150,6 +151,8 @@ describe('a browser', () => {
         'courses',
         'courseResults',
         'blindWalks',
+        'heightSheets',
+        'heightTiles',
       ],
     );
     for (const [view, id] of [['outings'], ['files'], ['outing', 'x']] as const) {
