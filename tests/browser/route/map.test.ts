@@ -158,7 +158,7 @@ describe('a picture of a map', () => {
     writeFileSync(world, '1.9\n0\n0\n-1.9\n465500\n6008000\n');
     await visitor.goto('map');
     await offerFiles(visitor, 'Add a picture', ['demo/ormsay-lake.png', world]);
-    await visitor.reads(TIE, /not of which grid/);
+    await visitor.reads(TIE, /names no grid/);
     await visitor.fill('input[aria-label^="Grid of the map"]', '+proj=utm +zone=20 +datum=WGS84');
     await visitor.pick('Save');
     await visitor.reads(TIE, /Positioned by its own file/);
