@@ -9,6 +9,10 @@ describe('as practitioners do it', () => {
     const { visitor } = shared;
     await visitor.open(['220 100m']);
     await visitor.press('Settings');
+    // The drawer takes the focus when it has opened: what is typed before that goes elsewhere.
+    await visitor.page.waitForFunction(
+      () => document.activeElement?.closest('.ant-drawer') instanceof Element,
+    );
     await visitor.fill('#set-place', 'SD 805 660');
     await visitor.reads('.ant-drawer', /British National GridSD 8055 6605 \(±5 m\)/);
     await visitor.choose('Apply declination');
