@@ -62,11 +62,15 @@ function placedOn({ lines, marks, ellipses }: Layers, tie: PictureTie) {
   const through = (positions: readonly Position[]) =>
     positions.map(at).filter((point) => point !== null);
   const drawn = lines.map(({ kind, positions }) => ({ kind, points: through(positions) }));
+  const named = new Set<string>();
   const placed = marks.flatMap(({ kind: is, name, position }, index): PlacedMark[] => {
     const point = at(position);
-    return point
-      ? [{ key: `m${index}`, kind: 'station', is, text: visibleText(name), ...point }]
-      : [];
+    if (!point) return [];
+    // A route that comes back to a place names it once.
+    const place = `${name} ${Math.round(point.east)} ${Math.round(point.north)}`;
+    const text = named.has(place) ? '' : visibleText(name);
+    named.add(place);
+    return [{ key: `m${index}`, kind: 'station', is, text, ...point }];
   });
   return {
     lines: drawn,
