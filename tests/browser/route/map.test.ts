@@ -57,6 +57,9 @@ describe('a picture of a map', () => {
       await tieHere(visitor, control.label);
     }
     await visitor.reads(TIE, /Seen from a slant \(projective\)/);
+    // The whole picture is in sight: a long bar of tools doesn't widen the sheet beyond the screen.
+    const { x, width } = await stillBox((await visitor.page.waitForSelector(SHEET))!);
+    expect(x + width).toBeLessThanOrEqual(PHONE.width);
     // A fifth point checks: the crossing beside it is 500 m off, and is reported.
     const middle = { x: (CONTROLS[0]!.x + CONTROLS[2]!.x) / 2, y: CONTROLS[0]!.y + 700 };
     await tapPixel(visitor, middle);
