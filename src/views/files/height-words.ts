@@ -10,6 +10,9 @@ const megabytes = (bytes: number) => `${Math.max(0.1, bytes / 1e6).toFixed(1)} M
 /** The words of the heights on the device. */
 export const HEIGHT_WORDS = {
   ...CHOOSER_WORDS,
+  failed:
+    'The files could not be kept: they can’t be read, or this device has no room for them. ' +
+    'Nothing of the last one was kept.',
   title: 'Elevation files',
   help:
     'They stay on this device. Outings, routes and maps draw contours from them: 1° tiles ' +

@@ -247,7 +247,7 @@ function TiedPanel({ open, tie, tapped, set, forget }: PanelProps & { tie: Pictu
   }
 }
 
-/** What lies over the picture. */
+/** What is shown on the picture. */
 function LayerChoice({ open: { chosen, choose, layers } }: { open: OpenMap }) {
   const { there } = layers;
   const named = (list: readonly { id: string; name: string }[] = []) =>

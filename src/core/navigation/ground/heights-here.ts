@@ -3,7 +3,7 @@ import { mapGrid } from '../../place/map-grid';
 import type { Position } from '../../readings/position';
 import type { HeightField } from '../../terrain/height-field';
 import { heightInGrid, type HeightGrid } from '../../terrain/height-grid';
-import type { Bounds } from '../../units/plane';
+import type { Bounds, PlanePoint } from '../../units/plane';
 import { radians, type Metres } from '../../units/units';
 
 /** A degree of latitude, on a sphere of the earth's mean radius (IUGG). */
@@ -17,25 +17,37 @@ export interface DegreeBounds {
   readonly east: number;
 }
 
-/** Reads one grid's height at a position; NaN where it has none. */
-function readerOf(grid: HeightGrid, near: Position): (position: Position) => Metres {
-  if (grid.projection === null) {
-    return ({ latitude, longitude }) => {
-      // A sheet may reach over the date line: 181° E is 179° W.
-      const eastOf = longitude < grid.west ? longitude + 360 : longitude;
-      return heightInGrid(grid, eastOf, latitude);
-    };
-  }
-  const plane = mapGrid(near, grid.projection);
-  if (!plane.ok) return () => NaN;
+/** Where a position is on the axes of a projection; null beyond it. */
+function axesOf(projection: string, near: Position): (position: Position) => PlanePoint | null {
+  const plane = mapGrid(near, projection);
+  if (!plane.ok) return () => null;
   const { forward } = plane.value;
   return (position) => {
     try {
-      const { east, north } = forward(position);
-      return heightInGrid(grid, east, north);
+      return forward(position);
     } catch {
-      return NaN;
+      return null;
     }
+  };
+}
+
+/** Reads heights of grids in one projection: a position is projected once for all of them. */
+function readerOf(
+  projection: string | null,
+  grids: readonly HeightGrid[],
+  near: Position,
+): (position: Position) => Metres {
+  const axes = projection === null ? null : axesOf(projection, near);
+  return (position) => {
+    const at = axes ? axes(position) : { east: position.longitude, north: position.latitude };
+    if (!at) return NaN;
+    for (const grid of grids) {
+      // A sheet in degrees may reach over the date line: 181° E is 179° W.
+      const east = !axes && at.east < grid.west ? at.east + 360 : at.east;
+      const height = heightInGrid(grid, east, at.north);
+      if (!Number.isNaN(height)) return height;
+    }
+    return NaN;
   };
 }
 
@@ -44,7 +56,14 @@ export function heightReader(
   grids: readonly HeightGrid[],
   near: Position,
 ): (position: Position) => Metres {
-  const readers = grids.map((grid) => readerOf(grid, near));
+  // Neighbours of one projection are read together; their order stays.
+  const runs: { projection: string | null; grids: HeightGrid[] }[] = [];
+  for (const grid of grids) {
+    const last = runs.at(-1);
+    if (last?.projection === grid.projection) last.grids.push(grid);
+    else runs.push({ projection: grid.projection, grids: [grid] });
+  }
+  const readers = runs.map((run) => readerOf(run.projection, run.grids, near));
   return (position) => {
     for (const read of readers) {
       const height = read(position);
