@@ -147,7 +147,7 @@ interface StartProps {
 }
 
 const StartButtons = ({ onStart, busy }: StartProps) => (
-  <div className={styles.choices}>
+  <div className={`${styles.choices} ${styles.atHead}`}>
     <PressButton large href={viewUrl('step-off')}>
       {WORDS.stepOff}
     </PressButton>
