@@ -106,7 +106,7 @@ async function walkInFog(page) {
   }
   await page.goto(walk);
   await press(page, 'I am back');
-  await page.waitForSelector('[data-testid=track-logged]');
+  await page.waitForSelector('[data-testid=tracks] path');
 }
 
 /** The demo's map with the demo's route over it. */

@@ -1,17 +1,20 @@
 import { surveyTools } from '../core/survey/adjusted/survey-tools';
-import { positionErrorEllipse } from '../core/navigation/position-error';
 import { isThere, wayHome } from '../core/navigation/ways/way';
 import { shownBearing, shownNorth, towardReference, type Norths } from '../core/north/norths';
 import { solve } from '../core/survey/solve';
 import { northShown, stationName, type Solution } from '../core/survey/solution';
 import { angleText } from '../core/units/angle';
 import { NORTH_LETTERS, NORTHS, type North } from '../core/units/bearing';
-import type { Degrees } from '../core/units/units';
+import { boundsOf, ORIGIN } from '../core/units/plane';
+import type { Degrees, Metres } from '../core/units/units';
 import { fail, ok } from '../core/units/result';
 import { placeLabels, type Label } from '../sketch/labels';
-import { legPaths } from '../sketch/paths';
-import { namedIn, sceneBounds, sceneOf, sizeOf, type Scene } from '../sketch/scene';
-import { fitView, onScreen, scaleBarMetres, type Size, type View } from '../sketch/view';
+import { heightLabels } from '../sketch/height-labels';
+import { layerPoints, namedIn, viewOfLayers, type Layer, type LayerLine } from '../sketch/layer';
+import { homeLayer } from '../sketch/layers/home';
+import { walkedLayer } from '../sketch/layers/walked';
+import { linePaths } from '../sketch/paths';
+import { onScreen, scaleBarMetres, sizeOf, type Size, type View } from '../sketch/view';
 import { fileFault, type Format } from './format';
 import {
   USUAL_FIGURES,
@@ -19,6 +22,7 @@ import {
   bearingText,
   distanceText,
   forPlane,
+  lengthFigure,
   roundLengthText,
 } from '../core/units/figures';
 import { writeXml, xmlElement, xmlText, type XmlElement } from './xml';
@@ -34,9 +38,9 @@ const EDGES = 150;
 export const LABEL_EDGE = 50;
 export const SCALE_BAR_PIXELS = 110;
 
-/** As high as the route needs at this width, within limits. */
-export function sheetOf(scene: Scene): Size {
-  const { width, height } = sizeOf(sceneBounds(scene));
+/** As high as the layers need at this width, within limits. */
+export function sheetOf(layers: readonly Layer[]): Size {
+  const { width, height } = sizeOf(boundsOf([ORIGIN, ...layers.flatMap(layerPoints)]));
   const wanted = (WIDTH * ROUTE_SHARE * height) / Math.max(1, width) + EDGES;
   return {
     width: WIDTH,
@@ -45,7 +49,7 @@ export function sheetOf(scene: Scene): Size {
 }
 
 /** A place on the sheet. */
-export const pixels = (value: number) => value.toFixed(1);
+const pixels = (value: number) => value.toFixed(1);
 
 /** A line in black. */
 export const line = (
@@ -55,35 +59,66 @@ export const line = (
 ): XmlElement =>
   xmlElement('path', { d, fill: 'none', stroke: '#000', 'stroke-width': width, ...more });
 
-/** The way home as a dashed line, and the uncertainty at its end. */
-function homeElements(solution: Solution, view: View): XmlElement[] {
-  const { places, current } = solution;
-  if (current === 0) return [];
-  const here = onScreen(view, places.at(current));
-  const home = onScreen(view, places.at(0));
-  const error = positionErrorEllipse(solution, current, 0);
-  const transform =
-    `translate(${pixels(home.x)} ${pixels(home.y)}) ` +
-    `rotate(${pixels(error.azimuthDegrees - 90)})`;
-  return [
-    xmlElement('ellipse', {
-      rx: pixels(error.semiMajorMetres * view.k),
-      ry: pixels(error.semiMinorMetres * view.k),
-      transform,
-      fill: '#e4e4e4',
-    }),
-    line(`M${pixels(here.x)} ${pixels(here.y)}L${pixels(home.x)} ${pixels(home.y)}`, 3, {
-      'stroke-dasharray': '12 8',
-    }),
-  ];
+interface Printed {
+  readonly width: number;
+  readonly dash?: string;
+  /** Grey, for what is below all else. */
+  readonly stroke?: string;
 }
 
-function legElements(scene: Scene, view: View): XmlElement {
-  const { way, sideTrips } = legPaths(scene);
-  const fixedWidth = { 'vector-effect': 'non-scaling-stroke' };
+/** How lines are printed, in black on white, to be distinguished without a colour. */
+const PRINTED: Readonly<Record<LayerLine['kind'], Printed>> = {
+  contour: { width: 0.5, stroke: '#8a8a8a' },
+  'index-contour': { width: 1, stroke: '#8a8a8a' },
+  sight: { width: 0.75, dash: '2 5' },
+  known: { width: 2, dash: '2 5' },
+  barrier: { width: 5, dash: '3 4' },
+  path: { width: 2, dash: '2 5' },
+  'side-trip': { width: 1 },
+  leg: { width: 2 },
+  preview: { width: 2, dash: '2 6' },
+  aim: { width: 2, dash: '3 6' },
+  route: { width: 2.5 },
+  walked: { width: 2, dash: '8 5' },
+  logged: { width: 2, dash: '7 5' },
+  home: { width: 3, dash: '12 8' },
+};
+
+/** Where one ends with 95 %, in grey. */
+function ellipseElements({ ellipses }: Layer, view: View): XmlElement[] {
+  return ellipses
+    .filter(({ kind }) => kind === 'home' || kind === 'place')
+    .map(({ ellipse, ...at }) => {
+      const { x, y } = onScreen(view, at);
+      return xmlElement('ellipse', {
+        rx: pixels(ellipse.semiMajorMetres * view.k),
+        ry: pixels(ellipse.semiMinorMetres * view.k),
+        transform:
+          `translate(${pixels(x)} ${pixels(y)}) ` +
+          `rotate(${pixels(ellipse.azimuthDegrees - 90)})`,
+        fill: '#e4e4e4',
+      });
+    });
+}
+
+/** The ellipses and lines of layers, the first below the others. */
+export function layerElements(layers: readonly Layer[], view: View): XmlElement[] {
   const offset = `${view.x.toFixed(2)} ${view.y.toFixed(2)}`;
   const transform = `translate(${offset}) scale(${view.k.toFixed(6)})`;
-  return xmlElement('g', { transform }, line(way, 2, fixedWidth), line(sideTrips, 1, fixedWidth));
+  const lines = layers.flatMap((layer) =>
+    linePaths(layer).map(({ kind, d }) => {
+      const { width, dash = layer.dash, stroke = '#000' } = PRINTED[kind];
+      return line(d, width, {
+        stroke,
+        'vector-effect': 'non-scaling-stroke',
+        ...(dash === undefined ? {} : { 'stroke-dasharray': dash }),
+      });
+    }),
+  );
+  return [
+    ...layers.flatMap((layer) => ellipseElements(layer, view)),
+    xmlElement('g', { transform }, ...lines),
+  ];
 }
 
 /** The scale bar at the lower left. */
@@ -199,30 +234,44 @@ export function svgSheet(
   return writeXml(svg, { declaration: false });
 }
 
+/** What is drawn of an outing, and the view that shows it. */
+export function sheetOfOuting(solution: Solution) {
+  const units = forPlane(USUAL_FIGURES, solution.places.frame.unit);
+  const walked = walkedLayer(solution, units);
+  const lines = walked.lines.filter(({ kind }) => kind !== 'sight');
+  const layers = [homeLayer(solution), { ...walked, lines }];
+  const sheet = sheetOf(layers);
+  return { units, layers, sheet, view: viewOfLayers(layers, sheet) };
+}
+
 /**
  * The route in black on white, the frame's north up, with the way home, its uncertainty, names,
- * scale and north. Names stay text, whatever they hold.
+ * scale and north, over the ground where heights draw it. Names stay text, whatever they hold.
  */
-export function sketchSvg(solution: Solution): string {
-  const { outing, places, current } = solution;
-  const units = forPlane(USUAL_FIGURES, places.frame.unit);
-  const scene = sceneOf(solution, units);
-  const sheet = sheetOf(scene);
-  const view = fitView(scene, sheet, null);
-  const homeLine = [onScreen(view, places.at(current)), onScreen(view, places.at(0))] as const;
+export function sketchSvg(solution: Solution, ground: readonly Layer[] = []): string {
+  const { outing, places } = solution;
+  const { units, layers, sheet, view } = sheetOfOuting(solution);
   const bottom = sheet.height - LABEL_EDGE;
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom };
-  const labels = placeLabels(namedIn(scene), view, { lines: [homeLine], boxes: [] }, box);
+  const [home, walked] = layers.map((layer) => namedIn(layer));
+  const homeLines = (home?.stretches ?? []).map(
+    ({ from, to }) => [onScreen(view, from), onScreen(view, to)] as const,
+  );
+  const obstacles = { lines: homeLines, boxes: [] };
+  const labels = walked ? placeLabels(walked, view, obstacles, box) : [];
   const words = homeWords(solution, units);
+  const height = (metres: Metres) => lengthFigure(metres, units);
   const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), units);
   return svgSheet(sheet, outing.name || 'Outing', words, [
-    ...homeElements(solution, view),
-    legElements(scene, view),
+    ...layerElements([...ground, ...layers], view),
     scaleBar(view, sheet),
     ...northElements(northsUsed(solution), places.frame.norths),
     xmlElement(
       'g',
       { stroke: '#fff', 'stroke-width': 4, 'paint-order': 'stroke' },
+      ...heightLabels(ground, view, sheet).map(({ at, metres }) =>
+        xmlElement('text', { x: pixels(at.x), y: pixels(at.y), 'font-size': 10 }, height(metres)),
+      ),
       ...labels.flatMap(labelElements),
       xmlElement('text', { x: 20, y: sheet.height - 32 }, bar),
       xmlElement('text', { x: WIDTH - 16, y: sheet.height - 14, 'text-anchor': 'end' }, words),

@@ -1,10 +1,10 @@
 import type { Bounds, PlanePoint } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
-import type { Scene, SceneLeg, SceneOuting } from './scene';
+import type { Layer, LayerLine } from './layer';
 import { onPlane, type Size, type View } from './view';
 
-/** A scene of fewer legs is drawn whole. */
-const LEAST_LEGS = 1000;
+/** A layer of fewer lines is drawn whole. */
+const LEAST_LINES = 1000;
 /** Points of a line nearer to each other on the screen than this are one. */
 const LINE_PIXELS = 0.7;
 /** Dots nearer to each other than this are one. */
@@ -44,31 +44,34 @@ const isOutside = ({ west, east, south, north }: Bounds, a: PlanePoint, b: Plane
   (a.north < south && b.north < south) ||
   (a.north > north && b.north > north);
 
-/** Legs that are seen, with those of less than a pixel drawn into the next. */
-function thinnedLegs(legs: readonly SceneLeg[], { bounds, pixelMetres }: Window): SceneLeg[] {
+/** Lines that are seen, with those of less than a pixel drawn into the next of their kind. */
+function thinnedLines(lines: readonly LayerLine[], { bounds, pixelMetres }: Window): LayerLine[] {
   const least = LINE_PIXELS * pixelMetres;
-  const kept: SceneLeg[] = [];
+  const kept: LayerLine[] = [];
   let from: PlanePoint | null = null;
   let end: PlanePoint | null = null;
-  for (const [index, leg] of legs.entries()) {
-    const joins: boolean = end?.east === leg.from.east && end.north === leg.from.north;
-    const begins: PlanePoint = from !== null && joins ? from : leg.from;
-    const next = legs[index + 1];
-    const isJoined =
-      next?.onWay === leg.onWay &&
-      next.from.east === leg.to.east &&
-      next.from.north === leg.to.north;
-    const isShort = Math.hypot(leg.to.east - begins.east, leg.to.north - begins.north) < least;
-    end = leg.to;
-    if (isShort && isJoined) {
+  for (const [index, line] of lines.entries()) {
+    const [first, last] = [line.points[0], line.points.at(-1)];
+    if (!first || !last) continue;
+    const joins: boolean = isSame(end, first);
+    const begins: PlanePoint = from !== null && joins ? from : first;
+    const next = lines[index + 1];
+    const isJoined = next?.kind === line.kind && isSame(last, next.points[0]);
+    const isShort = Math.hypot(last.east - begins.east, last.north - begins.north) < least;
+    end = last;
+    if (isShort && isJoined && line.points.length === 2) {
       from = begins;
       continue;
     }
     from = null;
-    if (!isOutside(bounds, begins, leg.to)) kept.push({ ...leg, from: begins });
+    if (line.points.length > 2) kept.push(line);
+    else if (!isOutside(bounds, begins, last)) kept.push({ ...line, points: [begins, last] });
   }
   return kept;
 }
+
+const isSame = (one: PlanePoint | null, other: PlanePoint | undefined) =>
+  one !== null && one.east === other?.east && one.north === other.north;
 
 /** Stations that are seen, one for each few pixels. */
 function thinnedStations(stations: readonly PlanePoint[], { bounds, pixelMetres }: Window) {
@@ -83,21 +86,17 @@ function thinnedStations(stations: readonly PlanePoint[], { bounds, pixelMetres 
   });
 }
 
-const legsIn = ({ outings }: Scene) => outings.reduce((count, { legs }) => count + legs.length, 0);
-
 /** The key of what is drawn: it changes when the view leaves its window; empty for all of it. */
-export const drawnKey = (scene: Scene, view: View, size: Size): string =>
-  legsIn(scene) < LEAST_LEGS ? '' : windowKey(view, size);
+export const drawnKey = ({ lines }: Layer, view: View, size: Size): string =>
+  lines.length < LEAST_LINES ? '' : windowKey(view, size);
 
-/** A scene as it is drawn: a long one thinned to the screen, and without what is far outside. */
-export function drawnScene(scene: Scene, key: string): Scene {
-  if (key === '') return scene;
+/** A layer as it is drawn: a long one thinned to the screen, and without what is far outside. */
+export function drawnLayer(layer: Layer, key: string): Layer {
+  if (key === '') return layer;
   const window = windowOf(key);
   return {
-    outings: scene.outings.map((outing): SceneOuting => ({
-      ...outing,
-      legs: thinnedLegs(outing.legs, window),
-      stations: thinnedStations(outing.stations, window),
-    })),
+    ...layer,
+    lines: thinnedLines(layer.lines, window),
+    dots: thinnedStations(layer.dots, window),
   };
 }

@@ -1,5 +1,4 @@
-import { sort, sum } from 'd3-array';
-import type { Mark, Named } from './scene';
+import type { Mark, Named } from './layer';
 import { onScreen, type Pixel, type View } from './view';
 
 /** A label that is shown: its mark, and where its text begins. */
@@ -41,6 +40,8 @@ const CROSSING_COST = 4;
 const OUTSIDE_COST = 50;
 /** What covering something costs a label that has to be shown, per square pixel or pixel. */
 const COVERING_COST = 1000;
+/** Marks of one name that are nearer to each other than this have one label. */
+const SAME_PIXELS = 24;
 /** How far from its mark a label may be that finds no room beside it. */
 const FAR = 34;
 
@@ -108,15 +109,19 @@ export function placeLabels(
   sheet: Box | null,
   selected: string | null = null,
 ): Label[] {
-  const ranked = sort(marks, (mark) => rankOf(mark, selected));
+  const isNamed = ({ kind, text }: Mark) => text !== '' && kind !== 'number';
+  const ranked = marks
+    .filter(isNamed)
+    .sort((one, other) => rankOf(one, selected) - rankOf(other, selected));
   const legs = stretches
     .slice(-MOST_LEGS - 1)
     .map(({ from, to }): Segment => [onScreen(view, from), onScreen(view, to)]);
-  const own = new Map(ranked.map((mark) => [mark, boxOfMark(onScreen(view, mark), mark)]));
+  const own = new Map(marks.map((mark) => [mark, boxOfMark(onScreen(view, mark), mark)]));
   const taken: Box[] = [...boxes];
   const labels: Label[] = [];
   for (const mark of ranked) {
     const pixel = onScreen(view, mark);
+    if (labels.some((label) => isNear(label, mark.text, pixel))) continue;
     const others = [...taken, ...[...own].flatMap(([each, box]) => (each === mark ? [] : [box]))];
     const covers = (box: Box) =>
       sum(others, (other) => overlap(box, other)) + sum(lines, (line) => crossing(box, line));
@@ -136,6 +141,13 @@ export function placeLabels(
   }
   return labels;
 }
+
+/** True for a label that says the same of the same place: of a log, and of the plan for it. */
+const isNear = ({ mark, pixel }: Label, text: string, { x, y }: Pixel) =>
+  mark.text === text && Math.hypot(pixel.x - x, pixel.y - y) < SAME_PIXELS;
+
+const sum = <Each>(all: readonly Each[], of: (each: Each) => number) =>
+  all.reduce((total, each) => total + of(each), 0);
 
 function cheapest(boxes: readonly Box[], cost: (box: Box) => number): Box | undefined {
   let [best, least]: [Box | undefined, number] = [undefined, Infinity];

@@ -1,62 +1,82 @@
-import type { PlanePoint } from '@/core/units/plane';
-import type { Scene, SceneLeg } from './scene';
-import { onScreen, type Pixel, type View } from './view';
+import { polar, sumOf, type PlanePoint } from '@/core/units/plane';
+import { LINE_KINDS, NO_LAYER, type Layer, type LayerEllipse, type LayerLine } from './layer';
+import type { Pixel } from './view';
 
-/** A point in the plane as an SVG path has it: metres, y downward, to the centimetre. */
-const point = ({ east, north }: PlanePoint) => `${east.toFixed(2)} ${(-north).toFixed(2)}`;
+/**
+ * Where a point of a layer is before the view is applied: metres with y downward, or a pixel of a
+ * picture, whose plane a transform does not give; null where that is nowhere.
+ */
+export type Place = (point: PlanePoint) => Pixel | null;
+export const onPlaneOfMetres = ({ east, north }: PlanePoint): Pixel => ({ x: east, y: -north });
 
-const legsOf = ({ outings }: Scene) => outings.flatMap(({ legs }) => legs);
+const isSame = (one: PlanePoint | null, other: PlanePoint) =>
+  one?.east === other.east && one.north === other.north;
 
-/** Legs as one path, joined where a leg goes on from the one before it. */
-function joined(legs: readonly SceneLeg[]): string {
+const pair = ({ x, y }: Pixel) => `${x.toFixed(2)} ${y.toFixed(2)}`;
+
+/** Lines as one path, joined where a line goes on from the one before it. */
+function joined(lines: readonly LayerLine[], place: Place): string {
   const parts: string[] = [];
   let last: PlanePoint | null = null;
-  for (const { from, to } of legs) {
-    if (last?.east !== from.east || last.north !== from.north) parts.push(`M${point(from)}`);
-    parts.push(`L${point(to)}`);
-    last = to;
+  for (const { points } of lines) {
+    for (const [index, point] of points.entries()) {
+      if (index === 0 && isSame(last, point)) continue;
+      if (index === 0) last = null;
+      const pixel = place(point);
+      if (pixel) parts.push(`${last ? 'L' : 'M'}${pair(pixel)}`);
+      last = pixel && point;
+    }
   }
   return parts.join('');
 }
 
-/**
- * The legs as two paths in metres, y downward: those on the way from the start to the traveller,
- * and side trips. The view is applied to them as a transform.
- */
-export const legPaths = (scene: Scene): { way: string; sideTrips: string } => ({
-  way: joined(legsOf(scene).filter(({ onWay }) => onWay)),
-  sideTrips: joined(legsOf(scene).filter(({ onWay }) => !onWay)),
-});
+/** The lines of a layer as a path for each kind, the lowest first. */
+export function linePaths(
+  { lines }: Layer,
+  place: Place = onPlaneOfMetres,
+): { readonly kind: LayerLine['kind']; readonly d: string }[] {
+  const drawn = new Set(lines.map(({ kind }) => kind));
+  return LINE_KINDS.filter((kind) => drawn.has(kind)).map((kind) => ({
+    kind,
+    d: joined(
+      lines.filter((line) => line.kind === kind),
+      place,
+    ),
+  }));
+}
 
 /** Every station as a dot of no length: a round cap of constant width shows it at any zoom. */
-export const stationsPath = ({ outings }: Scene): string =>
-  outings.flatMap(({ stations }) => stations.map((station) => `M${point(station)}h0`)).join('');
-
-/** The lines of sight as one path in metres, y downward. */
-export const sightingsPath = ({ outings }: Scene): string =>
-  outings
-    .flatMap(({ sightings }) => sightings.map(({ from, to }) => `M${point(from)}L${point(to)}`))
+export const dotsPath = ({ dots }: Layer, place: Place = onPlaneOfMetres): string =>
+  dots
+    .map(place)
+    .map((pixel) => (pixel ? `M${pair(pixel)}h0` : ''))
     .join('');
 
-/** The number of the leg nearest to a pixel, within reach of a finger; 0 when none is. */
-export function legNear(scene: Scene, view: View, pixel: Pixel, reach: number): number {
-  let best = 0;
-  let least = reach;
-  for (const { number, from, to } of legsOf(scene)) {
-    const distance = distanceToSegment(pixel, onScreen(view, from), onScreen(view, to));
-    if (distance < least) {
-      least = distance;
-      best = number;
-    }
-  }
-  return best;
+/** Corners of an ellipse: so many that none is seen. */
+const CORNERS = 72;
+
+/** An ellipse as a path of corners, which follows the slant of a picture. */
+export function ellipsePath(
+  { ellipse, ...at }: LayerEllipse,
+  place: Place = onPlaneOfMetres,
+  leastMetres = 0,
+): string {
+  const major = Math.max(leastMetres, ellipse.semiMajorMetres);
+  const minor = Math.max(leastMetres, ellipse.semiMinorMetres);
+  const corners = Array.from({ length: CORNERS }, (_, index) => {
+    const angle = (2 * Math.PI * index) / CORNERS;
+    const long = polar(ellipse.azimuthDegrees, major * Math.cos(angle));
+    const short = polar(ellipse.azimuthDegrees + 90, minor * Math.sin(angle));
+    return place(sumOf(at, sumOf(long, short)));
+  }).filter((corner) => corner !== null);
+  return corners.length > 0 ? `M${corners.map(pair).join('L')}Z` : '';
 }
 
-/** Pixels from a point to a segment. */
-export function distanceToSegment(pixel: Pixel, a: Pixel, b: Pixel): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const length = dx * dx + dy * dy;
-  const along = length === 0 ? 0 : ((pixel.x - a.x) * dx + (pixel.y - a.y) * dy) / length;
-  const t = Math.min(1, Math.max(0, along));
-  return Math.hypot(a.x + t * dx - pixel.x, a.y + t * dy - pixel.y);
-}
+/** The marks of a layer alone, in the plane that it is placed in; their lines are left out. */
+export const placedMarks = ({ marks }: Layer, place: Place): Layer => ({
+  ...NO_LAYER,
+  marks: marks.flatMap((mark) => {
+    const pixel = place(mark);
+    return pixel ? [{ ...mark, east: pixel.x, north: -pixel.y }] : [];
+  }),
+});

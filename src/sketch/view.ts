@@ -1,6 +1,5 @@
-import { boundsOf, type Bounds, type PlanePoint } from '@/core/units/plane';
+import { vectorBetween, type Bounds, type PlanePoint } from '@/core/units/plane';
 import { radians, type Degrees, type Metres } from '@/core/units/units';
-import { scenePoints, sizeOf, type Scene } from './scene';
 
 /** A view of the plane: screen = k·metres turned + offset, y downward. */
 export interface View {
@@ -21,20 +20,20 @@ export interface Pixel {
 }
 
 /** A point of the plane with another bearing up: turned anticlockwise by it. */
-function turned({ east, north }: PlanePoint, turn: Degrees): PlanePoint {
+export function withUp({ east, north }: PlanePoint, turn: Degrees): PlanePoint {
   if (turn === 0) return { east, north };
   const [sin, cos] = [Math.sin(radians(turn)), Math.cos(radians(turn))];
   return { east: east * cos - north * sin, north: east * sin + north * cos };
 }
 
 export function onScreen(view: View, point: PlanePoint): Pixel {
-  const { east, north } = turned(point, view.turn);
+  const { east, north } = withUp(point, view.turn);
   return { x: view.k * east + view.x, y: -view.k * north + view.y };
 }
 
 /** The point of the plane at a pixel. */
 export function onPlane(view: View, { x, y }: Pixel): PlanePoint {
-  return turned({ east: (x - view.x) / view.k, north: (view.y - y) / view.k }, -view.turn);
+  return withUp({ east: (x - view.x) / view.k, north: (view.y - y) / view.k }, -view.turn);
 }
 
 /** The transform of an SVG group whose paths are in metres, y downward. */
@@ -52,34 +51,11 @@ const margins = ({ width, height }: Size) => ({
 const LARGEST_SCALE = 4;
 const LEAST_ROOM_PIXELS = 80;
 
-/** The bounds of each scene by the bearing that is up: they are asked for at every keystroke. */
-const kept = new WeakMap<Scene, Map<Degrees, Bounds>>();
-
-function boundsWithUp(scene: Scene, turn: Degrees): Bounds {
-  const byTurn = kept.get(scene) ?? new Map<Degrees, Bounds>();
-  kept.set(scene, byTurn);
-  const bounds = byTurn.get(turn) ?? boundsOf(scenePoints(scene).map((each) => turned(each, turn)));
-  byTurn.set(turn, bounds);
-  return bounds;
-}
-
-const joinedBounds = ({ west, east, south, north }: Bounds, point: PlanePoint): Bounds => ({
-  west: Math.min(west, point.east),
-  east: Math.max(east, point.east),
-  south: Math.min(south, point.north),
-  north: Math.max(north, point.north),
-});
-
-/** The view that shows a whole scene, and another point if there is one, a bearing up. */
-export function fitView(
-  scene: Scene,
-  size: Size,
-  point: PlanePoint | null,
-  turn: Degrees = 0,
-): View {
-  const own = boundsWithUp(scene, turn);
-  return fitBounds(point ? joinedBounds(own, turned(point, turn)) : own, size, turn);
-}
+/** The size of bounds, in metres. */
+export const sizeOf = ({ west, east, south, north }: Bounds): { width: Metres; height: Metres } => {
+  const size = vectorBetween({ east: west, north: south }, { east, north });
+  return { width: size.east, height: size.north };
+};
 
 /** The view that shows a rectangle, upright with a bearing up, with room for its furniture. */
 export function fitBounds(bounds: Bounds, size: Size, turn: Degrees = 0): View {

@@ -125,7 +125,7 @@ describe('everyone can use it', () => {
     expect(await findings(visitor)).toEqual([]);
     await visitor.gone('#pane-sketch');
     await visitor.click('Sketch');
-    await page.waitForSelector('[data-testid=legs]', { visible: true });
+    await page.waitForSelector('[data-kind=leg]', { visible: true });
     expect(await visitor.bearing()).toBe('184°');
     await visitor.click('Log');
     expect(await smallControls(visitor)).toEqual([]);

@@ -89,9 +89,14 @@ describe('an area', () => {
     const { page } = visitor;
     await visitor.click('Uncertainty');
     await page.waitForSelector('[data-testid=ellipse]');
+    const outings = (await page.$$('[data-testid=area-sketch] [data-kind=leg]')).length;
     await visitor.click('Show Lichen plots');
     await page.waitForFunction(
-      () => document.querySelector('[data-outing="0"]')!.getAttribute('d') === '',
+      (before: number) =>
+        document.querySelectorAll('[data-testid=area-sketch] [data-kind=leg]').length ===
+        before - 1,
+      {},
+      outings,
     );
     await visitor.click('Show Lichen plots');
     await chooseFrom(visitor, 'input[aria-label="From"]', 'Fen pool');
@@ -230,10 +235,10 @@ describe('an area on a phone', () => {
 
 /** Where the start and the highest place are, in pixels. */
 const ENDS_OF_MAP = `(() => {
-  const rim = document.querySelector('[data-testid=area-legs] path[class*=Rim]');
-  const matrix = rim.getScreenCTM();
-  const points = [...rim.getAttribute('d').matchAll(/M(-?[\\d.]+) (-?[\\d.]+)h0/g)]
-    .map(([, x, y]) => new DOMPoint(Number(x), Number(y)).matrixTransform(matrix));
+  const rims = [...document.querySelectorAll('[data-testid=area-sketch] [data-testid=stations]')];
+  const points = rims.flatMap((rim) =>
+    [...rim.getAttribute('d').matchAll(/M(-?[\\d.]+) (-?[\\d.]+)h0/g)]
+      .map(([, x, y]) => new DOMPoint(Number(x), Number(y)).matrixTransform(rim.getScreenCTM())));
   const top = points.reduce((best, each) => (each.y < best.y ? each : best));
   return [points[0], top].map(({ x, y }) => ({ x, y }));
 })()` as unknown as () => { x: number; y: number }[];

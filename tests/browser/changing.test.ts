@@ -26,7 +26,7 @@ describe('changing what was logged', () => {
     await visitor.chord('Shift', 'z');
     await visitor.home('270°', /Walk 100 m/);
     await page.reload();
-    await page.waitForSelector('[data-testid=legs]');
+    await page.waitForSelector('[data-testid=route] [data-kind=leg]');
     await visitor.click('Redo');
     await visitor.home('297°', /Walk 110 m/);
     // While the line holds text, its own undo goes first.
@@ -116,14 +116,14 @@ describe('changing what was logged', () => {
     const visitor = await withLegs();
     const { page } = visitor;
     await page.click(line(1));
-    await page.waitForSelector('[data-testid=selected-leg][data-leg="2"]');
+    await page.waitForSelector('[data-testid=chosen-line][data-chosen="2"]');
     // The first leg runs north from the start: its middle is halfway up the drawing's west side.
-    const middle = await page.$eval('[data-testid=legs]', (path) => {
+    const middle = await page.$eval('[data-testid=route] [data-kind=leg]', (path) => {
       const box = path.getBoundingClientRect();
       return { x: box.left, y: box.top + box.height / 2 };
     });
     await page.mouse.click(middle.x, middle.y);
-    await page.waitForSelector('[data-testid=selected-leg][data-leg="1"]');
+    await page.waitForSelector('[data-testid=chosen-line][data-chosen="1"]');
     await page.waitForSelector(`${line(0)}[aria-selected=true]`);
   });
 
@@ -146,13 +146,20 @@ describe('changing what was logged', () => {
     const visitor = await withLegs();
     const { page } = visitor;
     const width = () =>
-      page.$eval('[data-testid=legs]', (path) => path.getBoundingClientRect().width);
+      page.$eval(
+        '[data-testid=route] [data-kind=leg]',
+        (path) => path.getBoundingClientRect().width,
+      );
     const left = () =>
-      page.$eval('[data-testid=legs]', (path) => path.getBoundingClientRect().left);
+      page.$eval(
+        '[data-testid=route] [data-kind=leg]',
+        (path) => path.getBoundingClientRect().left,
+      );
     const wider = async (than: number) =>
       page.waitForFunction(
         (least: number) =>
-          document.querySelector('[data-testid=legs]')!.getBoundingClientRect().width > least,
+          document.querySelector('[data-testid=route] [data-kind=leg]')!.getBoundingClientRect()
+            .width > least,
         {},
         than,
       );
@@ -164,8 +171,10 @@ describe('changing what was logged', () => {
     await page.keyboard.press('0');
     await page.waitForFunction(
       (was: number) =>
-        Math.abs(document.querySelector('[data-testid=legs]')!.getBoundingClientRect().left - was) <
-        2,
+        Math.abs(
+          document.querySelector('[data-testid=route] [data-kind=leg]')!.getBoundingClientRect()
+            .left - was,
+        ) < 2,
       {},
       place,
     );

@@ -219,7 +219,7 @@ describe('a browser', () => {
       );
       await page.reload();
       await page.waitForSelector('[data-testid=home-sentence]');
-      const legs = await page.$$eval('[data-testid=legs]', (paths) =>
+      const legs = await page.$$eval('[data-kind=leg]', (paths) =>
         paths.reduce((sum, path) => sum + path.getAttribute('d')!.split('L').length - 1, 0),
       );
       expect(legs).toBe(said);

@@ -85,7 +85,7 @@ describe('heights on the device', () => {
     const { visitor } = shared;
     await visitor.goto('route');
     await visitor.pick('Open the demo route');
-    await visitor.page.waitForSelector('[data-testid=route-drawing] [data-kind=leg]');
+    await visitor.page.waitForSelector('[data-testid=route-drawing] [data-kind=route]');
     expect((await contours(visitor)).lines).toBeGreaterThan(8);
     await visitor.goto('map');
     await visitor.choose('Add the demo map');

@@ -17,7 +17,7 @@ const east = 0.21;
 const rise = (e: number, n: number) => 100 + east * e + 0.1 * n;
 
 describe('contours', () => {
-  const lines = contourLayer(fieldOf(rise), METRES);
+  const { lines } = contourLayer(fieldOf(rise), METRES);
 
   it('lie where an even slope has their heights', () => {
     // A slope of 0.233 at 2 m a pixel: 5 m of height are 21 m of ground, or 11 pixels.
@@ -52,7 +52,7 @@ describe('contours', () => {
     [4, 10],
     [20, 50],
   ])('at %s m a pixel are %s m apart: never nearer than seven pixels', (metresPerPixel, step) => {
-    const drawn = contourLayer(fieldOf(rise), { metresPerPixel, unitMetres: 1 });
+    const { lines: drawn } = contourLayer(fieldOf(rise), { metresPerPixel, unitMetres: 1 });
     const heights = drawn.map(({ points: [at] }) => Math.round(rise(at!.east, at!.north)));
     const sorted = [...new Set(heights)].sort((a, b) => a - b);
     expect(Math.min(...sorted.slice(1).map((each, i) => each - sorted[i]!))).toBe(step);
@@ -60,7 +60,7 @@ describe('contours', () => {
   });
 
   it('are at round heights in feet for someone who reads feet', () => {
-    const drawn = contourLayer(fieldOf(rise), { metresPerPixel: 2, unitMetres: 0.3048 });
+    const { lines: drawn } = contourLayer(fieldOf(rise), { metresPerPixel: 2, unitMetres: 0.3048 });
     for (const { heightMetres } of drawn) {
       if (heightMetres === undefined) continue;
       const feet = heightMetres / 0.3048;
@@ -70,7 +70,7 @@ describe('contours', () => {
 
   it('are not drawn around ground that is not known', () => {
     const isVoid = (e: number, n: number) => e > 200 && e < 500 && n > 100;
-    const drawn = contourLayer(
+    const { lines: drawn } = contourLayer(
       fieldOf((e, n) => (isVoid(e, n) ? NaN : rise(e, n))),
       METRES,
     );
@@ -86,13 +86,13 @@ describe('contours', () => {
       contourLayer(
         fieldOf(() => 431),
         METRES,
-      ),
+      ).lines,
     ).toEqual([]);
     expect(
       contourLayer(
         fieldOf(() => NaN),
         METRES,
-      ),
+      ).lines,
     ).toEqual([]);
   });
 });

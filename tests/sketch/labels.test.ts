@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { placeLabels, type Box, type Segment } from '@/sketch/labels';
 import { gridOf } from '@/sketch/grid';
 import { upOf } from '@/sketch/orientation';
-import { namedIn, sceneOf } from '@/sketch/scene';
-import { fitView, onPlane, onScreen, type View } from '@/sketch/view';
+import { namedIn, viewOfLayers } from '@/sketch/layer';
+import { walkedLayer } from '@/sketch/layers/walked';
+import { onPlane, onScreen, type View } from '@/sketch/view';
 import { solvedLog } from '../support/outings';
 import { dice } from '../support/mutated-files';
 
@@ -50,13 +51,13 @@ describe('names on a sketch', () => {
 
   it.each(walks)('of %i legs (%i) cover neither each other nor the way home', (legs, seed) => {
     const solution = wandering(legs!, seed!);
-    const scene = sceneOf(solution, USUAL_FIGURES);
-    const view = fitView(scene, PHONE, null);
+    const layer = walkedLayer(solution, USUAL_FIGURES);
+    const view = viewOfLayers([layer], PHONE);
     const home: Segment = [
       onScreen(view, solution.places.at(solution.current)),
       onScreen(view, solution.places.at(0)),
     ];
-    const labels = placeLabels(namedIn(scene), view, { lines: [home], boxes: [] }, SHEET);
+    const labels = placeLabels(namedIn(layer), view, { lines: [home], boxes: [] }, SHEET);
     const kinds = labels.map(({ mark }) => mark.kind);
     expect(kinds).toContain('start');
     expect(kinds).toContain('you');
@@ -67,18 +68,35 @@ describe('names on a sketch', () => {
       }
     }
     // Crowded or not, a name that is selected is shown.
-    const hidden = scene.outings
-      .flatMap(({ marks }) => marks)
-      .find((mark) => !labels.some((label) => label.mark === mark));
+    const hidden = layer.marks.find((mark) => !labels.some((label) => label.mark === mark));
     if (!hidden) return;
     const shown = placeLabels(
-      namedIn(scene),
+      namedIn(layer),
       view,
       { lines: [home], boxes: [] },
       SHEET,
       hidden.key,
     );
     expect(shown.map(({ mark }) => mark.key)).toContain(hidden.key);
+  });
+});
+
+describe('one place on two layers', () => {
+  const view: View = { k: 1, x: 100, y: 100, turn: 0 };
+  const mark = (key: string, east: number, text = 'Gauge 2') => ({
+    key,
+    kind: 'point' as const,
+    text,
+    east,
+    north: 0,
+  });
+  const named = (...marks: ReturnType<typeof mark>[]) =>
+    placeLabels({ marks, stretches: [] }, view, { lines: [], boxes: [] }, SHEET).length;
+
+  it('is named once, and two places of one name are named twice', () => {
+    expect(named(mark('a', 0), mark('b', 10))).toBe(1);
+    expect(named(mark('a', 0), mark('b', 150))).toBe(2);
+    expect(named(mark('a', 0), mark('b', 10, 'Gauge 3'))).toBe(2);
   });
 });
 
@@ -95,8 +113,8 @@ describe('what is up', () => {
   });
 
   it('turns the sketch: the traveller is straight above the start, and a pixel is undone', () => {
-    const scene = sceneOf(solution, USUAL_FIGURES);
-    const view = fitView(scene, PHONE, null, upOf(solution, 'walked'));
+    const layer = walkedLayer(solution, USUAL_FIGURES);
+    const view = viewOfLayers([layer], PHONE, null, upOf(solution, 'walked'));
     const [start, you] = [0, solution.current].map((at) => onScreen(view, solution.places.at(at)));
     expect(you!.x).toBeCloseTo(start!.x, 6);
     expect(you!.y).toBeLessThan(start!.y);

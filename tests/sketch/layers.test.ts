@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fixHere } from '@/core/navigation/fix/fix-here';
 import { planePointOf } from '@/core/place/geodesic';
 import { azimuthOf, lengthOf, ORIGIN, vectorBetween } from '@/core/units/plane';
-import { around, layerPoints, lineNear, namedInLayer, viewOfPoints } from '@/sketch/layer';
+import { around, layerPoints, lineNear, namedIn, viewOfPoints } from '@/sketch/layer';
 import { fixLayer, fixPoints } from '@/sketch/layers/fix';
 import { planLayer } from '@/sketch/layers/plan';
 import { onScreen } from '@/sketch/view';
@@ -33,7 +33,7 @@ describe('the layer of a plan', () => {
   });
 
   it('has each leg by its number, its ellipse at its end, and what was walked', () => {
-    const drawn = layer.lines.filter(({ kind }) => kind === 'leg');
+    const drawn = layer.lines.filter(({ kind }) => kind === 'route');
     expect(drawn.map(({ number }) => number)).toEqual([1, 2, 3]);
     for (const [index, { points }] of drawn.entries()) {
       const { metres, ellipse } = legs[index]!;
@@ -53,12 +53,12 @@ describe('the layer of a plan', () => {
 
   it('finds the leg at a finger, and none far from all', () => {
     const view = viewOfPoints(layerPoints(layer), SIZE);
-    for (const { number, points } of layer.lines.filter(({ kind }) => kind === 'leg')) {
+    for (const { number, points } of layer.lines.filter(({ kind }) => kind === 'route')) {
       const [from, to] = points.map((point) => onScreen(view, point));
       const middle = { x: (from!.x + to!.x) / 2 + 3, y: (from!.y + to!.y) / 2 };
-      expect(lineNear(layer, view, middle, 22)).toBe(number);
+      expect(lineNear([layer], view, middle, 22)).toBe(number);
     }
-    expect(lineNear(layer, view, { x: -200, y: -200 }, 22)).toBeNull();
+    expect(lineNear([layer], view, { x: -200, y: -200 }, 22)).toBeNull();
   });
 });
 
@@ -79,7 +79,7 @@ describe('the layer of a fix', () => {
     const { found } = here;
     if (!found) return expect.fail(JSON.stringify(here));
     const layer = fixLayer(found, false);
-    expect(layer.ellipses).toEqual([{ ...ORIGIN, ellipse: found.fix.ellipse }]);
+    expect(layer.ellipses).toEqual([{ kind: 'place', ...ORIGIN, ellipse: found.fix.ellipse }]);
     const marks = layer.marks.filter(({ kind }) => kind === 'known');
     expect(marks.map(({ text }) => text)).toEqual(['Mast', 'Notch']);
     const sights = layer.lines.filter(({ kind }) => kind === 'sight');
@@ -102,7 +102,7 @@ describe('the layer of a fix', () => {
 
   it('names what its lines would rather not cover', () => {
     const { found } = here;
-    const named = namedInLayer(fixLayer(found!, false));
+    const named = namedIn(fixLayer(found!, false));
     expect(named.stretches).toHaveLength(2);
     expect(around(ORIGIN, 10).map(({ east }) => Math.round(east))).toEqual([10, 10, -10, -10]);
   });

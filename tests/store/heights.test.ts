@@ -122,7 +122,10 @@ describe('heights on the device', () => {
     expect(sheet).toMatchObject({ name: 'ormsay-lake.asc', posts: 101 * 104, cellMetres: 30 });
 
     const answer = await kept.draw(REQUEST);
-    const lines = answer.kind === 'drawn' ? answer.lines : expect.fail(answer.kind);
+    const lines =
+      answer.kind === 'drawn'
+        ? answer.layers.flatMap(({ lines }) => lines)
+        : expect.fail(answer.kind);
     const marked = lines.filter(({ heightMetres }) => heightMetres !== undefined);
     expect(marked.length).toBeGreaterThan(0);
     // By the file itself, in its own grid: contours follow the posts, thirty metres apart.

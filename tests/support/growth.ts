@@ -7,7 +7,7 @@ import { earthModels } from '@/core/north/loaded-earth-models';
 import { solve } from '@/core/survey/solve';
 import { FORMATS } from '@/formats';
 import { readFile, readText } from '@/formats/import/read-file';
-import { sceneOf } from '@/sketch/scene';
+import { walkedLayer } from '@/sketch/layers/walked';
 import type { WorstInput } from './worst-inputs';
 
 /** How many times the first size is measured: in the bench more finely than in a test. */
@@ -29,7 +29,7 @@ export async function processed(content: string | Uint8Array): Promise<void> {
     const solved = solve(outing, earthModels);
     if (!solved.ok) throw new Error('what was read can be solved');
     warningsOf(solved.value, USUAL_FIGURES);
-    sceneOf(solved.value, USUAL_FIGURES);
+    walkedLayer(solved.value, USUAL_FIGURES);
   }
   const book = logbookOf([...read.value.outings], '2026-08-14T09:40:00.000Z');
   for (const format of FORMATS.values()) format.write(book, earthModels);

@@ -1,20 +1,18 @@
-import { ellipse } from '../../core/errors/ellipse';
 import { nameOf } from '../../core/survey/party/party';
 import type { North } from '../../core/units/bearing';
 import { USUAL_FIGURES, roundLengthText } from '../../core/units/figures';
 import { ok, type Result } from '../../core/units/result';
 import { visibleText } from '../../core/units/visible';
-import { areaScene, dashesOf } from '../../sketch/area-scene';
+import { namedIn, viewOfLayers } from '../../sketch/layer';
+import { areaLayers, dashesOf, sureLayer } from '../../sketch/layers/area';
 import { placeLabels } from '../../sketch/labels';
-import { legPaths } from '../../sketch/paths';
-import { namedIn } from '../../sketch/scene';
-import { fitView, onScreen, scaleBarMetres } from '../../sketch/view';
+import { scaleBarMetres } from '../../sketch/view';
 import {
   LABEL_EDGE,
   labelElements,
+  layerElements,
   line,
   northElements,
-  pixels,
   scaleBar,
   SCALE_BAR_PIXELS,
   sheetOf,
@@ -39,31 +37,15 @@ export const areaSvg: AreaFormat = {
 function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
   const { party, places } = survey;
   const { north, norths } = places.frame;
-  const scene = areaScene(survey, new Set());
-  const drawn = sheetOf(scene);
+  const outings = areaLayers(survey, new Set());
+  const layers = [sureLayer(survey), ...outings];
+  const drawn = sheetOf(outings);
   // The key of the lines is below the drawing.
   const sheet = { ...drawn, height: drawn.height + KEY_GAP + KEY_LINE * party.members.length };
-  const view = fitView(scene, drawn, null);
+  const view = viewOfLayers(outings, drawn);
   const box = { left: 0, top: LABEL_EDGE, right: WIDTH, bottom: drawn.height - LABEL_EDGE };
-  const labels = placeLabels(namedIn(scene), view, { lines: [], boxes: [] }, box);
+  const labels = placeLabels(namedIn(...outings), view, { lines: [], boxes: [] }, box);
   const bar = roundLengthText(scaleBarMetres(view.k, SCALE_BAR_PIXELS), USUAL_FIGURES);
-  const ellipses = places.fromOrigin().map((covariance, node) => {
-    const { x, y } = onScreen(view, places.at(node));
-    const { semiMajorMetres, semiMinorMetres, azimuthDegrees } = ellipse(covariance);
-    return xmlElement('ellipse', {
-      rx: pixels(semiMajorMetres * view.k),
-      ry: pixels(semiMinorMetres * view.k),
-      transform: `translate(${pixels(x)} ${pixels(y)}) rotate(${pixels(azimuthDegrees - 90)})`,
-      fill: '#e4e4e4',
-    });
-  });
-  const transform = `translate(${pixels(view.x)} ${pixels(view.y)}) scale(${view.k.toFixed(6)})`;
-  const legs = scene.outings.map((outing, index) =>
-    line(legPaths({ outings: [outing] }).way, 2, {
-      'stroke-dasharray': dashesOf(index),
-      'vector-effect': 'non-scaling-stroke',
-    }),
-  );
   const key = party.members.flatMap((_, outing) => {
     const y = drawn.height + KEY_GAP + KEY_LINE * outing;
     const dashes = { 'stroke-dasharray': dashesOf(outing) };
@@ -76,8 +58,7 @@ function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
   const words = `${party.nodes.all.length} places, 95 % ellipses from the origin`;
   return ok(
     svgSheet(sheet, visibleText(name) || 'Area', words, [
-      ...ellipses,
-      xmlElement('g', { transform }, ...legs),
+      ...layerElements(layers, view),
       scaleBar(view, drawn),
       ...northElements(used, norths),
       xmlElement(

@@ -1,7 +1,13 @@
 import { contoursAt, insideParts, levelsOf } from '@/core/terrain/contours';
 import type { HeightField } from '@/core/terrain/height-field';
 import type { Metres } from '@/core/units/units';
-import type { GroundLayer, GroundScale } from './ground-layer';
+import { NO_LAYER, type Layer, type LayerLine } from '../layer';
+
+/** At what scale the ground is drawn, and what heights are shown in. */
+export interface GroundScale {
+  readonly metresPerPixel: number;
+  readonly unitMetres: Metres;
+}
 
 /** Round intervals, in the unit that heights are shown in. */
 const INTERVALS = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
@@ -34,16 +40,16 @@ function intervalOf(field: HeightField, { metresPerPixel, unitMetres }: GroundSc
 }
 
 /** Contours at a round interval; every fifth one is an index contour, with its height. */
-export const contourLayer: GroundLayer = (field, scale) => {
+export function contourLayer(field: HeightField, scale: GroundScale): Layer {
   const interval = intervalOf(field, scale);
-  return contoursAt(field, levelsOf(field, interval)).flatMap(({ heightMetres, rings }) => {
+  const levels = contoursAt(field, levelsOf(field, interval));
+  const lines = levels.flatMap(({ heightMetres, rings }) => {
     const isIndex = Math.round(heightMetres / interval) % INDEX_EVERY === 0;
     return rings
       .flatMap((ring) => insideParts(field, ring))
-      .map((points) =>
-        isIndex
-          ? { kind: 'index-contour' as const, points, heightMetres }
-          : { kind: 'contour' as const, points },
+      .map((points): LayerLine =>
+        isIndex ? { kind: 'index-contour', points, heightMetres } : { kind: 'contour', points },
       );
   });
-};
+  return { ...NO_LAYER, lines };
+}

@@ -14,8 +14,14 @@ import {
 } from '@/core/units/plane';
 import type { Metres } from '@/core/units/units';
 import { visibleText } from '@/core/units/visible';
-import { around, type Layer, type LayerCircle, type LayerLine } from '../layer';
-import type { Mark } from '../scene';
+import {
+  around,
+  NO_LAYER,
+  type Layer,
+  type LayerCircle,
+  type LayerLine,
+  type Mark,
+} from '../layer';
 
 /** A line of sight is drawn this much beyond the traveller. */
 const BEYOND = 0.35;
@@ -62,7 +68,8 @@ export function fixLayer(found: EarthFix, isClose: boolean): Layer {
     marks.set(name, { key: name, kind, text: visibleText(name), ...named });
   }
   return {
-    ellipses: [{ ...ORIGIN, ellipse: fix.ellipse }],
+    ...NO_LAYER,
+    ellipses: [{ kind: 'place', ...ORIGIN, ellipse: fix.ellipse }],
     circles,
     lines,
     marks: [...marks.values(), { key: 'here', kind: 'here', text: '', ...ORIGIN }],

@@ -3,8 +3,7 @@ import { planePointOf } from '@/core/place/geodesic';
 import type { Position } from '@/core/readings/position';
 import { polar, sumOf } from '@/core/units/plane';
 import { visibleText } from '@/core/units/visible';
-import { NO_LAYER, type Layer, type LayerLine } from '../layer';
-import type { Mark } from '../scene';
+import { NO_LAYER, type Layer, type LayerLine, type Mark } from '../layer';
 
 /** What a plan is drawn with: the track of an outing that follows it. */
 export interface WalkedOn {
@@ -40,7 +39,7 @@ export function planLayer({ route, positions, legs }: Plan, walked: WalkedOn | n
   });
   const lines = legs.flatMap(({ number, aim }): LayerLine[] => {
     const [from, to] = [points[number - 1]!, points[number]!];
-    const leg: LayerLine = { kind: 'leg', number, points: [from, to] };
+    const leg: LayerLine = { kind: 'route', number, points: [from, to] };
     if (!aim?.ok) return [leg];
     const { bearingDegrees, distanceMetres } = aim.aim;
     const corner = sumOf(from, polar(bearingDegrees, distanceMetres));
@@ -49,9 +48,33 @@ export function planLayer({ route, positions, legs }: Plan, walked: WalkedOn | n
   const track = walked?.track.map(plane) ?? [];
   const here = walked?.here ? plane(walked.here) : null;
   return {
-    ellipses: legs.map(({ number, ellipse }) => ({ ...points[number]!, ellipse })),
-    circles: [],
+    ...NO_LAYER,
+    ellipses: legs.map(({ number, ellipse }) => ({
+      kind: 'place',
+      ...points[number]!,
+      ellipse,
+    })),
     lines: track.length > 1 ? [...lines, { kind: 'walked', points: track }] : lines,
     marks: here ? [...marks, { key: 'here', kind: 'here', text: '', ...here }] : marks,
   };
+}
+
+/** A thumb on the map: where one is after each hundred metres of a leg. */
+const HUNDRED = 100;
+
+/** Marks at each hundred metres of the legs of a plan, in metres about its first point. */
+export function hundredsLayer({ positions, legs }: Plan): Layer {
+  const [origin] = positions;
+  if (!origin) return NO_LAYER;
+  const marks = legs.flatMap(({ number, metres, bearing }) => {
+    const from = planePointOf(origin, positions[number - 1]!);
+    const count = Math.max(0, Math.ceil(metres / HUNDRED) - 1);
+    return Array.from({ length: count }, (_, index): Mark => ({
+      key: `h${number} ${index}`,
+      kind: 'hundred',
+      text: '',
+      ...sumOf(from, polar(bearing.true ?? 0, HUNDRED * (index + 1))),
+    }));
+  });
+  return { ...NO_LAYER, marks };
 }

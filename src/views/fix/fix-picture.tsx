@@ -5,14 +5,14 @@ import { viewOfPoints } from '@/sketch/layer';
 import { fixLayer, fixPoints } from '@/sketch/layers/fix';
 import type { Size } from '@/sketch/view';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { LayerDrawn } from '@/views/shared/sketch/layer-drawn';
+import { LayersDrawn } from '@/views/shared/sketch/layer-drawn';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import { WORDS } from './words';
 
 /** The lines of sight, the triangle that they make, and the ellipse, to scale, north up. */
 export function FixPicture({ found }: { found: EarthFix }) {
   const [isClose, setIsClose] = useState(false);
-  const layer = useMemo(() => fixLayer(found, isClose), [found, isClose]);
+  const layers = useMemo(() => [fixLayer(found, isClose)], [found, isClose]);
   const toFit = useCallback(
     (size: Size) => viewOfPoints(fixPoints(found, isClose), size),
     [found, isClose],
@@ -37,7 +37,7 @@ export function FixPicture({ found }: { found: EarthFix }) {
       }
       testId="fix-picture"
     >
-      <LayerDrawn layer={layer} view={view} size={size} />
+      <LayersDrawn layers={layers} view={view} size={size} />
     </Surface>
   );
 }

@@ -10,7 +10,7 @@ import type { Pixel, Size, View } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import { ViewPage } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
-import { LayersDrawn, pathThrough } from './layers';
+import { LayersOnPicture } from './layers';
 import styles from './map.module.css';
 import { LinePanel } from './panels/line-panel';
 import { MeasurePanel } from './panels/measure-panel';
@@ -142,7 +142,7 @@ function Over({ open: { tie, layers }, picture, tapped, view, size }: OverProps)
   const up = tie.ok ? tie.value.upDegrees : 0;
   return (
     <>
-      {tie.ok && <LayersDrawn layers={layers.layers} tie={tie.value} view={view} size={size} />}
+      {tie.ok && <LayersOnPicture layers={layers.layers} tie={tie.value} view={view} size={size} />}
       {mode === 'tie' &&
         picture.controls.map(({ x, y, label }, index) => {
           const at = pixelOnScreen(view, { x, y });
@@ -155,7 +155,12 @@ function Over({ open: { tie, layers }, picture, tapped, view, size }: OverProps)
             </g>
           );
         })}
-      {screen.length > 1 && <path className={styles.tappedLine} d={pathThrough(screen)} />}
+      {screen.length > 1 && (
+        <polyline
+          className={styles.tappedLine}
+          points={screen.map(({ x, y }) => `${x},${y}`).join(' ')}
+        />
+      )}
       {screen.map(({ x, y }, index) => (
         <circle key={index} className={styles.tapped} cx={x} cy={y} r={7} />
       ))}

@@ -71,8 +71,10 @@ export function Sheet({ tiles, arrived, ups, tie, onTap, over }: Props) {
         note={<GroundNote ground={ground} />}
         testId="map-sheet"
       >
-        <GroundDrawn ground={ground} view={view} size={size} place={place} />
-        <g className={styles.over}>{over(view, size)}</g>
+        <g className={styles.over}>
+          <GroundDrawn ground={ground} view={view} size={size} place={place} />
+          {over(view, size)}
+        </g>
       </Surface>
     </div>
   );

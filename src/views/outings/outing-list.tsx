@@ -9,7 +9,7 @@ import { figureUnits } from '@/ui/units/shown';
 import type { StoredOuting } from '@/store/outings';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
-import { SmallSketch } from '@/views/shared/sketch/small-sketch';
+import { SmallSketch } from '@/views/shared/sketch/still-drawing';
 import { viewUrl } from '@/views/views';
 import styles from './outings.module.css';
 import { WORDS } from './words';

@@ -1,11 +1,11 @@
+import { useMemo } from 'react';
 import type { GroundLayout } from '@/core/navigation/ground-layout';
-import { boundsOf, ORIGIN } from '@/core/units/plane';
+import { ORIGIN } from '@/core/units/plane';
+import { visibleText } from '@/core/units/visible';
+import { NO_LAYER, type Layer } from '@/sketch/layer';
+import { StillDrawing } from '@/views/shared/sketch/still-drawing';
 import styles from './pegs.module.css';
 import { WORDS } from './words';
-import { visibleText } from '@/core/units/visible';
-
-const SIZE = 300;
-const MARGIN = 26;
 
 interface Props extends Pick<GroundLayout, 'pegs'> {
   /** What the first peg stands for. */
@@ -14,32 +14,31 @@ interface Props extends Pick<GroundLayout, 'pegs'> {
 
 /** The layout from above, with the string that is the way home. */
 export function LayoutDrawing({ pegs, start }: Props) {
-  const named = [{ name: start, ...ORIGIN }, ...pegs];
-  const { west, east, south, north } = boundsOf(named);
-  const k = (SIZE - 2 * MARGIN) / Math.max(east - west, north - south, 1);
-  const drawn = named.map((peg) => ({
-    name: visibleText(peg.name),
-    x: SIZE / 2 + (peg.east - (west + east) / 2) * k,
-    y: SIZE / 2 - (peg.north - (south + north) / 2) * k,
-  }));
-  const [first, last] = [drawn.at(0), drawn.at(-1)];
+  const layers = useMemo((): Layer[] => {
+    const all = [{ name: start, ...ORIGIN }, ...pegs];
+    const home = [...all.slice(-1), ...all.slice(0, 1)];
+    return [
+      {
+        ...NO_LAYER,
+        lines: [
+          { kind: 'leg', points: all },
+          { kind: 'home', points: home },
+        ],
+        dots: all,
+        marks: all.map(({ name, east, north }, index) => {
+          const place = { east, north };
+          return { key: `${index}`, kind: 'station', text: visibleText(name), ...place };
+        }),
+      },
+    ];
+  }, [pegs, start]);
   return (
-    <svg
-      viewBox={`0 0 ${SIZE} ${SIZE}`}
+    <StillDrawing
+      layers={layers}
+      side={300}
+      margin={34}
+      label={WORDS.drawing}
       className={styles.drawing}
-      role="img"
-      aria-label={WORDS.drawing}
-    >
-      <polyline points={drawn.map(({ x, y }) => `${x},${y}`).join(' ')} className={styles.string} />
-      <line x1={last?.x} y1={last?.y} x2={first?.x} y2={first?.y} className={styles.closing} />
-      {drawn.map(({ name, x, y }, index) => (
-        <g key={index}>
-          <circle cx={x} cy={y} r="5" className={styles.peg} />
-          <text x={x + 8} y={y + 4}>
-            {name}
-          </text>
-        </g>
-      ))}
-    </svg>
+    />
   );
 }

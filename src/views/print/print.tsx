@@ -17,11 +17,19 @@ import { placeOnMap } from '@/views/shared/fields/grid-choice';
 import styles from './print.module.css';
 import { homeWords, WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
-import { sketchSvg } from '@/formats/svg';
+import { sheetOfOuting, sketchSvg } from '@/formats/svg';
+import {
+  GroundNote,
+  groundOfView,
+  GroundTools,
+  useGround,
+  type Ground,
+} from '@/views/shared/sketch/ground';
+import type { Layer } from '@/sketch/layer';
 
 /** The route in black on white, as it is exported: for paper, where nothing can be zoomed. */
-function PlainSketch({ solution }: { solution: Solution }) {
-  const svg = useMemo(() => sketchSvg(solution), [solution]);
+function PlainSketch({ solution, ground }: { solution: Solution; ground: readonly Layer[] }) {
+  const svg = useMemo(() => sketchSvg(solution, ground), [solution, ground]);
   // The format writes every name as text.
   return <div dangerouslySetInnerHTML={{ __html: svg }} />;
 }
@@ -32,6 +40,13 @@ const SIZES = [
 ] as const;
 type Size = (typeof SIZES)[number];
 
+/** The ground below the printed sketch: what heights draw of it, in the sketch's own view. */
+function useGroundOfPrint(solution: Solution): Ground {
+  const { origin, unit } = solution.places.frame;
+  const { view, sheet } = useMemo(() => sheetOfOuting(solution), [solution]);
+  return useGround(groundOfView(unit === 'metre' ? origin : null, view, sheet));
+}
+
 /** One page for when the screen dies: log, sketch, way home, cautions, and empty lines. */
 export function Print() {
   const found = useNamedSolution();
@@ -41,6 +56,7 @@ export function Print() {
 function PrintPage({ solution }: { solution: Solution }) {
   const [size, setSize] = useState<Size>(SIZES[0]);
   const { outing } = solution;
+  const ground = useGroundOfPrint(solution);
   return (
     <div className={styles.page}>
       <div className={styles.screen}>
@@ -60,17 +76,25 @@ function PrintPage({ solution }: { solution: Solution }) {
             buttonStyle="solid"
             options={SIZES.map(({ value, label }) => ({ value, label }))}
           />
+          <GroundTools ground={ground} />
           <Button type="primary" onClick={() => window.print()}>
             {WORDS.print}
           </Button>
         </nav>
+        <GroundNote ground={ground} />
       </div>
-      <Sheet solution={solution} size={size} />
+      <Sheet solution={solution} size={size} ground={ground.layers} />
     </div>
   );
 }
 
-function Sheet({ solution, size }: { solution: Solution; size: Size }) {
+interface SheetProps {
+  solution: Solution;
+  size: Size;
+  ground: readonly Layer[];
+}
+
+function Sheet({ solution, size, ground }: SheetProps) {
   const { outing, places, end, current } = solution;
   const home = wayHome(solution);
   const { semiMajorMetres } = positionErrorEllipse(solution, current, 0);
@@ -100,7 +124,7 @@ function Sheet({ solution, size }: { solution: Solution; size: Size }) {
       )}
       <div className={styles.both}>
         <LogTable solution={solution} blankLines={size.blankLines} />
-        <PlainSketch solution={solution} />
+        <PlainSketch solution={solution} ground={ground} />
       </div>
       <p className={styles.small}>{WORDS.cautions}</p>
     </main>

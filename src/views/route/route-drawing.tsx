@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import type { Plan } from '@/core/navigation/route/plan';
-import { layerPoints, lineNear, viewOfPoints } from '@/sketch/layer';
+import { lineNear, viewOfLayers } from '@/sketch/layer';
 import { planLayer, type WalkedOn } from '@/sketch/layers/plan';
 import type { Size } from '@/sketch/view';
 import {
@@ -10,7 +10,7 @@ import {
   GroundTools,
   useGround,
 } from '@/views/shared/sketch/ground';
-import { LayerDrawn } from '@/views/shared/sketch/layer-drawn';
+import { LayersDrawn } from '@/views/shared/sketch/layer-drawn';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import { WORDS } from './words';
 
@@ -25,8 +25,8 @@ interface Props {
 
 /** The route to scale, true north up, with how far off one may arrive at each point. */
 export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
-  const layer = useMemo(() => planLayer(plan, walked), [plan, walked]);
-  const toFit = useCallback((size: Size) => viewOfPoints(layerPoints(layer), size), [layer]);
+  const layers = useMemo(() => [planLayer(plan, walked)], [plan, walked]);
+  const toFit = useCallback((size: Size) => viewOfLayers(layers, size), [layers]);
   const surface = useSurface(toFit, true);
   const { view, size } = surface;
   const ground = useGround(groundOfView(plan.positions[0] ?? null, view, size));
@@ -41,7 +41,7 @@ export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
       surface={surface}
       label={WORDS.drawing(plan.route.name, plan.route.points.length)}
       toolsLabel={WORDS.drawingTools}
-      onTap={(pixel) => onChoose(lineNear(layer, view, pixel, FINGER_PIXELS))}
+      onTap={(pixel) => onChoose(lineNear(layers, view, pixel, FINGER_PIXELS))}
       keys={keys}
       tools={<GroundTools ground={ground} />}
       note={<GroundNote ground={ground} />}
@@ -49,7 +49,7 @@ export function RouteDrawing({ plan, walked, chosen, onChoose }: Props) {
       testId="route-drawing"
     >
       <GroundDrawn ground={ground} view={view} size={size} />
-      <LayerDrawn layer={layer} view={view} size={size} chosen={chosen} />
+      <LayersDrawn layers={layers} view={view} size={size} chosen={chosen} />
     </Surface>
   );
 }

@@ -9,11 +9,14 @@ import {
   type SearchPattern,
 } from '@/core/navigation/search-pattern';
 import { NORTH_WORDS } from '@/core/entries/describe';
+import type { OutingNorths } from '@/core/north/outing-norths';
 import { fromEachNorth, shownBearing } from '@/core/north/norths';
 import { northShown, type Solution } from '@/core/survey/solution';
-import { boundsOf, ORIGIN, type PlanePoint } from '@/core/units/plane';
+import { ORIGIN } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
 import { LengthField } from '@/views/shared/fields/unit-fields';
+import { NO_LAYER, type Layer } from '@/sketch/layer';
+import { StillDrawing } from '@/views/shared/sketch/still-drawing';
 import { useOnce } from '@/views/shared/data/use-once';
 import { Section } from '@/views/shared/page/view-page';
 import { USUAL_SIGHT_METRES } from '@/views/shared/words/words';
@@ -94,7 +97,12 @@ export function Search(props: Props) {
         ) : (
           <p className={styles.sentence}>{WORDS.allWalked}</p>
         )}
-        <PatternDrawing legs={legs} walked={walked} north={NORTH_WORDS[frame.north]} />
+        <PatternDrawing
+          legs={legs}
+          walked={walked}
+          north={NORTH_WORDS[frame.north]}
+          norths={frame.norths}
+        />
         <SearchLegs legs={legs} walked={walked} solution={solution} walk={walk} />
         <Button onClick={() => address.change({ search: null, pattern: null, walked: null })}>
           {WORDS.stop}
@@ -158,45 +166,36 @@ const SearchLegs = ({ legs, walked, solution, walk: { means } }: LegsProps) => (
   </ol>
 );
 
-/** Half the drawing's side, and how much of it the pattern fills. */
-const HALF = 150;
-const FILLED = 0.8;
-
 interface DrawingProps {
   legs: readonly SearchLeg[];
   walked: number;
   north: string;
+  norths: OutingNorths;
 }
 
-/** The pattern, what is walked of it, where it begins, and which way is north. */
-function PatternDrawing({ legs, walked, north }: DrawingProps) {
-  const ends = [ORIGIN, ...legs.map(({ end }) => end)];
-  const bounds = boundsOf(ends);
-  const k = (FILLED * HALF) / Math.max(1, -bounds.west, bounds.east, -bounds.south, bounds.north);
-  const pixel = (point: PlanePoint) =>
-    `${(k * point.east).toFixed(1)} ${(-k * point.north).toFixed(1)}`;
+/** The pattern, what is walked of it and where it begins; north is up. */
+function PatternDrawing({ legs, walked, north, norths }: DrawingProps) {
+  const layers = useMemo((): Layer[] => {
+    const ends = [ORIGIN, ...legs.map(({ end }) => end)];
+    return [
+      {
+        ...NO_LAYER,
+        lines: [
+          { kind: 'aim', points: ends.slice(walked) },
+          { kind: 'leg', points: ends.slice(0, walked + 1) },
+        ],
+        marks: [{ key: 'begin', kind: 'point', text: '', ...ORIGIN }],
+      },
+    ];
+  }, [legs, walked]);
   return (
-    <svg
-      viewBox={`${-HALF} ${-HALF} ${2 * HALF} ${2 * HALF}`}
+    <StillDrawing
+      layers={layers}
+      side={300}
+      margin={16}
+      label={WORDS.patternDrawn(north)}
       className={styles.pattern}
-      role="img"
-      aria-label={WORDS.patternDrawn(north)}
-    >
-      <path d={`M${ends.map(pixel).join('L')}`} />
-      <path
-        d={`M${ends
-          .slice(0, walked + 1)
-          .map(pixel)
-          .join('L')}`}
-        data-walked=""
-      />
-      <circle r="5" />
-      <g transform={`translate(${HALF - 16} ${16 - HALF})`} className={styles.northArrow}>
-        <path d="M0 26V0m-5 8 5-9 5 9" />
-        <text y="40" textAnchor="middle">
-          N
-        </text>
-      </g>
-    </svg>
+      norths={norths}
+    />
   );
 }

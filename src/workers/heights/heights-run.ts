@@ -8,7 +8,8 @@ import {
 import type { HeightGrid } from '../../core/terrain/height-grid';
 import type { Bounds } from '../../core/units/plane';
 import { LAYERS, type LayerName } from '../../sketch/layers';
-import type { GroundLine, GroundScale } from '../../sketch/layers/ground-layer';
+import type { GroundScale } from '../../sketch/layers/contours';
+import type { Layer } from '../../sketch/layer';
 import type { CairnDatabase } from '../../store/database';
 import { heightSheets, heightTile, keepSheet } from '../../store/heights/heights';
 import { legHeights, type LegHeights } from '../../core/navigation/route/leg-heights';
@@ -98,7 +99,7 @@ export interface GroundRequest extends GroundScale {
 }
 
 export type GroundAnswer =
-  | { readonly kind: 'drawn'; readonly lines: readonly GroundLine[] }
+  | { readonly kind: 'drawn'; readonly layers: readonly Layer[] }
   /** No heights are kept at all; none there; or too large a part to be drawn from these posts. */
   | { readonly kind: 'no-heights' | 'none-here' | 'too-wide' };
 
@@ -170,7 +171,7 @@ export class KeptHeights {
     }
     const field = fieldWithin(grids, origin, bounds, MOST_DRAWN_POSTS);
     if (!field) return { kind: 'none-here' };
-    return { kind: 'drawn', lines: layers.flatMap((each) => LAYERS[each](field, scale)) };
+    return { kind: 'drawn', layers: layers.map((each) => LAYERS[each](field, scale)) };
   }
 
   private async tile(sheet: string, tile: number): Promise<HeightGrid | undefined> {

@@ -45,7 +45,7 @@ describe('a blind walk', () => {
       /By your log you are [\d.,]+ m from where you really are/,
     );
     await visitor.reads('[data-testid=truth]', /(in|out)side the ellipse of your log \(95 %\)/);
-    await page.waitForSelector('[data-testid=track-walked]');
+    await page.waitForSelector('[data-testid=tracks] path');
     expect(await findingsInThemes(visitor)).toEqual([]);
     await visitor.goto('practice');
     await visitor.reads('main', /Look at: Blind walk, practice map \d+/);

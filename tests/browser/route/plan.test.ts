@@ -26,13 +26,20 @@ async function typedPoint(visitor: Visitor, name: string, place: string) {
 describe('the drawing of a route', () => {
   const shared = sharedVisitor(DESK);
   const DRAWING = '[data-testid=route-drawing]';
-  /** Where the first leg is drawn, and which leg is chosen. */
+  const LEGS = `${DRAWING} [data-kind=route]`;
+  /** How the drawing is moved, the middle of its first leg, and which leg is chosen. */
   const state = (page: Visitor['page']) =>
     page.$eval(DRAWING, (drawing) => {
-      const legs = [...drawing.querySelectorAll('[data-kind=leg]')];
+      const legs = drawing.querySelector<SVGPathElement>('[data-kind=route]')!;
+      const ends = [...legs.getAttribute('d')!.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)]
+        .slice(0, 2)
+        .map(([, x, y]) => new DOMPoint(Number(x), Number(y)))
+        .map((point) => point.matrixTransform(legs.getScreenCTM()!));
       return {
-        first: legs[0]?.getAttribute('points') ?? '',
-        chosen: legs.findIndex((leg) => leg.getAttribute('data-chosen') === 'true') + 1,
+        view: drawing.querySelector('[data-testid=shapes]')!.getAttribute('transform') ?? '',
+        x: (ends[0]!.x + ends[1]!.x) / 2,
+        y: (ends[0]!.y + ends[1]!.y) / 2,
+        chosen: drawing.querySelector('[data-chosen]')?.getAttribute('data-chosen') ?? '',
       };
     });
 
@@ -41,37 +48,26 @@ describe('the drawing of a route', () => {
     const { page } = visitor;
     await visitor.goto('route');
     await visitor.pick('Open the demo route');
-    const drawing = (await page.waitForSelector(`${DRAWING} [data-kind=leg]`))!;
+    const drawing = (await page.waitForSelector(LEGS))!;
     await drawing.evaluate((leg) => leg.scrollIntoView({ block: 'center' }));
-    const { first } = await state(page);
-    const [a, b] = first.split(' ').map((pair) => pair.split(',').map(Number));
-    const box = (await (await page.$(DRAWING))!.boundingBox())!;
-    const middle = { x: box.x + (a![0]! + b![0]!) / 2, y: box.y + (a![1]! + b![1]!) / 2 };
-    await page.mouse.click(middle.x, middle.y);
-    await page.waitForSelector(`${DRAWING} [data-chosen=true]`);
-    expect((await state(page)).chosen).toBe(1);
+    const { view, x, y } = await state(page);
+    await page.mouse.click(x, y);
+    await page.waitForSelector(`${DRAWING} [data-chosen="1"]`);
     await page.$eval(DRAWING, (svg) => (svg as SVGSVGElement).focus());
     await page.keyboard.press('PageDown');
-    await page.waitForSelector(`${DRAWING} [data-chosen=false] ~ [data-chosen=true]`);
-    expect((await state(page)).chosen).toBe(2);
+    await page.waitForSelector(`${DRAWING} [data-chosen="2"]`);
+    expect((await state(page)).chosen).toBe('2');
 
-    await page.mouse.move(middle.x, middle.y);
+    await page.mouse.move(x, y);
     await page.mouse.wheel({ deltaY: -120 });
-    expect((await state(page)).first).toBe(first);
+    expect((await state(page)).view).toBe(view);
     await page.keyboard.press('+');
-    await page.waitForFunction(
-      (selector, before) => document.querySelector(selector)?.getAttribute('points') !== before,
-      {},
-      `${DRAWING} [data-kind=leg]`,
-      first,
-    );
+    const moved = (selector: string, before: string, is: boolean) =>
+      (document.querySelector(selector)?.getAttribute('transform') === before) === is;
+    const shapes = `${DRAWING} [data-testid=shapes]`;
+    await page.waitForFunction(moved, {}, shapes, view, false);
     await visitor.choose('Fit');
-    await page.waitForFunction(
-      (selector, before) => document.querySelector(selector)?.getAttribute('points') === before,
-      {},
-      `${DRAWING} [data-kind=leg]`,
-      first,
-    );
+    await page.waitForFunction(moved, {}, shapes, view, true);
   });
 });
 

@@ -2,7 +2,7 @@ import { USUAL_FIGURES } from '@/core/units/figures';
 import { describe, expect, it } from 'vitest';
 import { readLines } from '@/core/log-text/read-log';
 import { isVisible, visibleText } from '@/core/units/visible';
-import { sceneOf } from '@/sketch/scene';
+import { walkedLayer } from '@/sketch/layers/walked';
 import { contents, demo, refused, solution, written } from '../../support/files';
 
 const TURNED = 'Camp\u202Etxe';
@@ -39,9 +39,11 @@ describe('names that hide something', () => {
     const [outing] = outings;
     expect(outing!.name).toBe(TURNED);
     expect(visibleText(TURNED)).toBe('Camp[U+202E]txe');
-    expect(
-      sceneOf(solution(outing!), USUAL_FIGURES).outings[0]!.marks.map(({ text }) => text),
-    ).toEqual(['Camp[U+202E]txe', 'You, at 2', 'A[U+200B]B']);
+    expect(walkedLayer(solution(outing!), USUAL_FIGURES).marks.map(({ text }) => text)).toEqual([
+      'Camp[U+202E]txe',
+      'You, at 2',
+      'A[U+200B]B',
+    ]);
     for (const format of ['gpx', 'kml', 'svg']) {
       expect(written(format, [outing!])).toContain('Camp[U+202E]txe');
       expect(written(format, [outing!])).not.toContain('\u202E');

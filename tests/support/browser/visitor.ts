@@ -254,10 +254,11 @@ export class Visitor {
   async drawsLegs(count: number) {
     await this.page.waitForFunction(
       (wanted: number) =>
-        [...document.querySelectorAll('[data-testid=legs], [data-testid=side-trips]')].reduce(
-          (sum, path) => sum + path.getAttribute('d')!.split('L').length - 1,
-          0,
-        ) === wanted,
+        [
+          ...document.querySelectorAll(
+            '[data-testid=route] :is([data-kind=leg], [data-kind=side-trip])',
+          ),
+        ].reduce((sum, path) => sum + path.getAttribute('d')!.split('L').length - 1, 0) === wanted,
       {},
       count,
     );

@@ -1,13 +1,24 @@
-import { dashesOf } from '@/sketch/area-scene';
+import { NO_LAYER, type Layer } from '@/sketch/layer';
+import { dashesOf } from '@/sketch/layers/area';
+import { MarksDrawn, ShapesDrawn } from '@/views/shared/sketch/layer-drawn';
 import styles from '../area.module.css';
 
+const SIZE = { width: 64, height: 24 };
+const VIEW = { k: 1, x: 0, y: 12, turn: 0 };
+
 /** A piece of an outing’s line, with its number on the map. */
-export const LineSample = ({ outing }: { outing: number }) => (
-  <svg className={styles.sample} viewBox="0 0 64 24" width="64" height="24" aria-hidden="true">
-    <path className={styles.leg} strokeDasharray={dashesOf(outing)} d="M26 12H62" />
-    <circle className={styles.badge} cx="12" cy="12" r="10" />
-    <text className={styles.badgeText} x="12" y="16.5" textAnchor="middle">
-      {outing + 1}
-    </text>
-  </svg>
-);
+export function LineSample({ outing }: { outing: number }) {
+  const points = [26, 62].map((east) => ({ east, north: 0 }));
+  const layer: Layer = {
+    ...NO_LAYER,
+    lines: [{ kind: 'leg', points }],
+    marks: [{ key: 'number', kind: 'number', text: `${outing + 1}`, east: 12, north: 0 }],
+    dash: dashesOf(outing),
+  };
+  return (
+    <svg className={styles.sample} viewBox="0 0 64 24" {...SIZE} aria-hidden="true">
+      <ShapesDrawn layers={[layer]} view={VIEW} />
+      <MarksDrawn layers={[layer]} view={VIEW} size={SIZE} />
+    </svg>
+  );
+}

@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import DashboardOutlined from '@ant-design/icons-svg/es/asn/DashboardOutlined';
 import FormOutlined from '@ant-design/icons-svg/es/asn/FormOutlined';
 import NumberOutlined from '@ant-design/icons-svg/es/asn/NumberOutlined';
@@ -15,7 +16,8 @@ import type { OutingViewState } from '../use-outing-view';
 import { WORDS } from '../words';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from './entry-line.module.css';
-import { PaceAsk } from './pace-ask';
+
+const PaceAsk = dynamic(() => import('./pace-ask').then((it) => it.PaceAsk), { ssr: false });
 
 /** Faults that a setting of the whole outing would mend. */
 const NEEDS_SETTINGS: ReadonlySet<Fault['code']> = new Set(['no-declination']);

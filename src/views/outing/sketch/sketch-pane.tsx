@@ -5,17 +5,17 @@ import { useCallback, useMemo } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution, SolvedLeg } from '@/core/survey/solution';
-import { legNear } from '@/sketch/paths';
-import { namedIn, sceneOf, scenePoints, type Scene } from '@/sketch/scene';
+import { layerPoints, lineNear, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
+import { homeLayer, previewHome } from '@/sketch/layers/home';
+import { walkedLayer } from '@/sketch/layers/walked';
 import { gridOf } from '@/sketch/grid';
 import { upOf } from '@/sketch/orientation';
-import { fitView, viewTransform, type Size } from '@/sketch/view';
+import { viewTransform, type Size } from '@/sketch/view';
 import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
-import { HomeLine, homeDrawing } from './home-line';
+import { homePlate, HomePlate } from './home-plate';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
-import { Names } from '@/views/shared/sketch/names';
-import { Preview, SelectedLeg, Walked } from './route';
+import { ChosenLine, MarksDrawn, ShapesDrawn } from '@/views/shared/sketch/layer-drawn';
 import {
   GroundDrawn,
   GroundNote,
@@ -29,7 +29,6 @@ import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
 import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
 import { SketchTools } from './sketch-tools';
-import { Uncertainty } from './uncertainty';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import type { KeyActions } from '@/views/shared/sketch/view-keys';
 
@@ -62,14 +61,15 @@ const legKeys = (leg: number, legs: number, selectLeg: (leg: number) => void): K
 
 /** The route as it was walked, with the way home across it. */
 export function SketchPane(props: Props) {
-  const { solution, leg, preview, ends, selected, onSelect } = props;
+  const { solution, leg, preview, ends, onSelect } = props;
   const { legs } = solution;
   const [choices, choose] = useSketchChoices();
-  const scene = useMemo(() => sceneOf(solution, figureUnits()), [solution]);
+  const walked = useMemo(() => walkedLayer(solution, figureUnits()), [solution]);
+  const home = useMemo(() => homeLayer(solution, ends), [solution, ends]);
   const up = upOf(solution, choices.orientation);
   const toFit = useCallback(
-    (size: Size) => fitView(scene, size, preview?.end ?? null, up),
-    [scene, preview, up],
+    (size: Size) => viewOfLayers([walked], size, preview?.end ?? null, up),
+    [walked, preview, up],
   );
   const surface = useSurface(toFit);
   const { view, size } = surface;
@@ -77,14 +77,14 @@ export function SketchPane(props: Props) {
   const ground = useGround(groundOfView(unit === 'metre' ? origin : null, view, size));
   const selectLeg = (wanted: number) => onSelect(wanted > 0 ? legs.leg(wanted).entry : null);
   const views = useMovedViews(view, legs.count > LEAST_LEGS_TO_WAIT);
-  const parts = { solution, leg, preview, ends, scene, views, size, choices, selected, ground };
+  const parts = { ...props, walked, home, views, size, choices, ground };
   return (
     <Surface
       surface={surface}
       label={WORDS.sketchLabel}
       toolsLabel={WORDS.sketchTools}
       under={<Base {...parts} />}
-      onTap={(pixel) => selectLeg(legNear(scene, view, pixel, FINGER_PIXELS))}
+      onTap={(pixel) => selectLeg(lineNear([walked], view, pixel, FINGER_PIXELS) ?? 0)}
       keys={legKeys(leg?.number ?? 0, legs.count, selectLeg)}
       tools={
         <>
@@ -108,7 +108,9 @@ export function SketchPane(props: Props) {
 }
 
 interface BaseProps extends Pick<Props, 'solution' | 'ends'> {
-  scene: Scene;
+  /** The log, and the way home over it. */
+  walked: Layer;
+  home: Layer;
   views: MovedViews;
   size: Size;
   choices: SketchChoices;
@@ -119,9 +121,10 @@ type DrawingProps = Omit<Props, 'onSelect'> & BaseProps;
 
 /** What lies under all else: the grid, the uncertainty and the route, as far as it is seen. */
 function Base(props: BaseProps) {
-  const { solution, ends, scene, choices, ground, size } = props;
+  const { solution, ends, walked, home, choices, ground, size } = props;
   const { still, view, waits } = props.views;
-  const drawn = useDrawn(scene, still, size);
+  const drawn = useDrawn(walked, still, size);
+  const layers = useMemo(() => [{ ...home, lines: [] }, drawn], [home, drawn]);
   const grid = choices.grid ? gridOf(still, size, lengthUnit().metres) : null;
   return (
     <svg
@@ -133,43 +136,64 @@ function Base(props: BaseProps) {
       <GroundDrawn ground={ground} view={still} size={size} />
       <g transform={viewTransform(still)}>
         {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
-      </g>
-      <Uncertainty solution={solution} view={still} ends={ends} />
-      <g transform={viewTransform(still)}>
         {choices.walks && !ends && <WalksCloud solution={solution} />}
-        <Walked scene={drawn} legs={solution.legs.count} />
+      </g>
+      <g data-testid="route" data-legs={solution.legs.count}>
+        <ShapesDrawn layers={layers} view={still} />
       </g>
     </svg>
   );
 }
 
+/** The leg that is being typed, to its end. */
+const previewLayer = ({ start, end }: PreviewLeg): Layer => ({
+  ...NO_LAYER,
+  lines: [{ kind: 'preview', points: [start, end] }],
+  dots: [end],
+});
+
 /** What is over the route, from the back to the front. */
 function Drawing(props: DrawingProps) {
-  const { solution, leg, preview, ends, scene, views, size, choices, selected } = props;
+  const { solution, leg, preview, ends, walked, home, views, size, choices, selected } = props;
   const { view, placed } = views;
   const { norths } = solution.places.frame;
-  const home = useMemo(
-    () => homeDrawing(solution, placed, ends, preview, size),
-    [solution, placed, ends, preview, size],
+  const line = useMemo(
+    () => (preview ? previewHome(solution, preview) : { ...home, ellipses: [] }),
+    [solution, home, preview],
   );
-  const foot = useMemo(() => arrowsFoot(scenePoints(scene), placed, size), [scene, placed, size]);
-  const named = useMemo(() => namedIn(scene), [scene]);
+  const lines = useMemo(() => [line], [line]);
+  const plate = useMemo(
+    () => homePlate(solution, line, placed, ends, preview, size),
+    [solution, line, placed, ends, preview, size],
+  );
+  const foot = useMemo(() => arrowsFoot(layerPoints(walked), placed, size), [walked, placed, size]);
   const obstacles = useMemo(
     () => ({
-      lines: home ? [[home.a, home.b] as const] : [],
-      boxes: [arrowsBox(foot), scaleBox(size.height), ...(home?.plate ? [home.plate.box] : [])],
+      lines: plate.lines,
+      boxes: [arrowsBox(foot), scaleBox(size.height), ...plate.boxes],
     }),
-    [home, foot, size.height],
+    [plate, foot, size.height],
   );
+  const named = useMemo(() => [walked], [walked]);
+  const typed = useMemo(() => (preview ? [previewLayer(preview)] : []), [preview]);
   return (
     <>
-      <g transform={viewTransform(view)}>
-        <SelectedLeg leg={leg} />
-        {preview && <Preview preview={preview} />}
+      {leg && <ChosenLine layer={walked} number={leg.number} view={view} />}
+      <g className={styles.preview} data-testid={preview ? 'preview-leg' : undefined}>
+        <ShapesDrawn layers={typed} view={view} />
       </g>
       <g transform={`translate(${view.x - placed.x} ${view.y - placed.y})`}>
-        {home && <HomeLine drawing={home} />}
-        <Names named={named} view={placed} obstacles={obstacles} size={size} selected={selected} />
+        <g className={preview ? styles.preview : undefined} data-testid="home-line">
+          <ShapesDrawn layers={lines} view={placed} />
+          <HomePlate plate={plate} />
+        </g>
+        <MarksDrawn
+          layers={named}
+          view={placed}
+          obstacles={obstacles}
+          size={size}
+          selected={selected}
+        />
       </g>
       <NorthArrows norths={norths} foot={foot} up={view.turn} />
       <ScaleBar

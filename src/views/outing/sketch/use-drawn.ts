@@ -1,12 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
-import { drawnKey, drawnScene } from '@/sketch/drawn';
-import type { Scene } from '@/sketch/scene';
+import { drawnKey, drawnLayer } from '@/sketch/drawn';
+import type { Layer } from '@/sketch/layer';
 import type { Size, View } from '@/sketch/view';
 
-/** The scene as it is drawn; the same object for as long as that is the same. */
-export function useDrawn(scene: Scene, view: View, size: Size): Scene {
-  const key = drawnKey(scene, view, size);
-  return useMemo(() => drawnScene(scene, key), [scene, key]);
+/** The layer as it is drawn; the same object for as long as that is the same. */
+export function useDrawn(layer: Layer, view: View, size: Size): Layer {
+  const key = drawnKey(layer, view, size);
+  return useMemo(() => drawnLayer(layer, key), [layer, key]);
 }
 
 /** A view that hasn't moved for this long lies still. */

@@ -1,15 +1,14 @@
 'use client';
 import { useMemo } from 'react';
-import type { Ellipse } from '@/core/errors/ellipse';
 import { compareWalk } from '@/core/practice/walk/compare';
 import type { WalkedLeg } from '@/core/practice/walk/walker';
 import type { Solution } from '@/core/survey/solution';
 import { bearingDigits } from '@/core/units/angle';
-import type { PlanePoint } from '@/core/units/plane';
 import type { CountryDrawing } from '@/sketch/country-scene';
-import { onScreen, type View } from '@/sketch/view';
+import { NO_LAYER, type Layer } from '@/sketch/layer';
 import type { KeptWalk } from '@/core/practice/walk/kept-walk';
 import { PressButton } from '@/ui/controls/press-button';
+import { ShapesDrawn } from '@/views/shared/sketch/layer-drawn';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import page from '../exercise/exercise.module.css';
@@ -49,6 +48,15 @@ function Compared({ walk, legs, solution, drawing }: ComparedProps) {
     [walk, legs],
   );
   const shown = useMemo(() => [...walked, ...logged], [walked, logged]);
+  const layers = useMemo((): Layer[] => {
+    const end = logged.at(-1);
+    const ellipses = end ? [{ kind: 'place' as const, ...end, ellipse }] : [];
+    const lines = [
+      { kind: 'leg' as const, points: walked },
+      { kind: 'logged' as const, points: logged },
+    ];
+    return [{ ...NO_LAYER, ellipses, lines }];
+  }, [walked, logged, ellipse]);
   const [major, minor] = [ellipse.semiMajorMetres, ellipse.semiMinorMetres];
   return (
     <Section id="truth" title={WORDS.result}>
@@ -57,11 +65,9 @@ function Compared({ walk, legs, solution, drawing }: ComparedProps) {
           drawing={drawing}
           shows={shown}
           over={(view) => (
-            <>
-              <Track view={view} points={walked} kind="walked" />
-              <Track view={view} points={logged} kind="logged" />
-              <Around view={view} point={logged.at(-1)!} ellipse={ellipse} />
-            </>
+            <g className={styles.tracks} data-testid="tracks">
+              <ShapesDrawn layers={layers} view={view} />
+            </g>
           )}
         />
         <div data-testid="truth">
@@ -88,39 +94,3 @@ function Compared({ walk, legs, solution, drawing }: ComparedProps) {
     </Section>
   );
 }
-
-interface AroundProps {
-  view: View;
-  point: PlanePoint;
-  ellipse: Ellipse;
-}
-
-/** The ellipse of the log, around the place where it ends. */
-function Around({ view, point, ellipse }: AroundProps) {
-  const { x, y } = onScreen(view, point);
-  return (
-    <ellipse
-      className={styles.ellipse}
-      rx={ellipse.semiMinorMetres * view.k}
-      ry={ellipse.semiMajorMetres * view.k}
-      transform={`translate(${x} ${y}) rotate(${ellipse.azimuthDegrees - view.turn})`}
-    />
-  );
-}
-
-interface TrackProps {
-  view: View;
-  points: readonly PlanePoint[];
-  kind: 'walked' | 'logged';
-}
-
-const Track = ({ view, points, kind }: TrackProps) => (
-  <polyline
-    className={styles[kind]}
-    data-testid={`track-${kind}`}
-    points={points
-      .map((point) => onScreen(view, point))
-      .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
-      .join(' ')}
-  />
-);

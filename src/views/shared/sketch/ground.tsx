@@ -4,8 +4,8 @@ import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Position } from '@/core/readings/position';
 import { boundsOf, type Bounds } from '@/core/units/plane';
+import type { Layer } from '@/sketch/layer';
 import type { LayerName } from '@/sketch/layers';
-import type { GroundLine } from '@/sketch/layers/ground-layer';
 import { onPlane, type Size, type View } from '@/sketch/view';
 import { browserDatabase } from '@/store/browser-database';
 import { ToolButton } from '@/ui/controls/tool-button';
@@ -16,7 +16,7 @@ import { useKept } from '@/views/shared/data/use-kept';
 import type { GroundAnswer, GroundRequest, HeightsWorker } from '@/workers/heights/heights-run';
 import type { WorkerCalls } from '@/workers/worker-call';
 import styles from './ground.module.css';
-import type { DrawnProps } from './ground-drawn';
+import type { GroundProps } from './ground-drawn';
 import { GROUND_WORDS as WORDS, LAYER_WORDS } from './ground-words';
 
 /** The part of the earth that a drawing shows: in metres about a position, true north up. */
@@ -135,11 +135,11 @@ export function useGround(seen: GroundSeen | null) {
   const [chosen, choose] = useKept(KEY, remembered);
   const layers = useMemo(() => NAMES.filter((name) => chosen[name]), [chosen]);
   const drawn = useDrawnGround(seen, layers);
-  const lines = drawn?.answer.kind === 'drawn' ? drawn.answer.lines : NO_LINES;
-  return { chosen, choose, lines, drawn, hasPlace: seen !== null };
+  const found = drawn?.answer.kind === 'drawn' ? drawn.answer.layers : NO_LAYERS;
+  return { chosen, choose, layers: found, drawn, hasPlace: seen !== null };
 }
 export type Ground = ReturnType<typeof useGround>;
-const NO_LINES: readonly GroundLine[] = [];
+const NO_LAYERS: readonly Layer[] = [];
 
 /** The switches of the layers, for the bar of a surface. */
 export function GroundTools({ ground: { chosen, choose, hasPlace } }: { ground: Ground }) {
@@ -177,14 +177,14 @@ export function GroundNote({ ground: { drawn } }: { ground: Ground }) {
 }
 
 // Its code is loaded with the first contours.
-const LinesDrawn = dynamic(() => import('./ground-drawn').then((it) => it.LinesDrawn), {
+const LayersOfGround = dynamic(() => import('./ground-drawn').then((it) => it.LayersOfGround), {
   ssr: false,
 });
 
 /** The lines of the ground, and the heights on them. */
 export function GroundDrawn({
-  ground: { lines },
+  ground: { layers },
   ...rest
-}: Omit<DrawnProps, 'lines'> & { ground: Ground }) {
-  return lines.length > 0 && <LinesDrawn lines={lines} {...rest} />;
+}: Omit<GroundProps, 'layers'> & { ground: Ground }) {
+  return layers.length > 0 && <LayersOfGround layers={layers} {...rest} />;
 }
