@@ -28,7 +28,7 @@ export async function wholeBackup(
   for (const records of (await changeLogs(database)).values()) {
     const { state, damage } = replay(null, records);
     if (damage) damagedJournals.push(...records);
-    if (state && !state.discarded) outings.push(state.outing);
+    if (state && !state.discarded) outings.push(state.document);
   }
   const areas = (await areaLogs.all(database)).map(({ document }) => document);
   const routes = (await routeLogs.all(database)).map(({ document }) => document);

@@ -73,7 +73,7 @@ async function conflictOf(
   if (!there) return 'nothing';
   if (there.damage || !there.state) return 'damaged';
   if (there.state.discarded) return 'discarded';
-  return equal(there.state.outing, outing) ? 'same' : 'other';
+  return equal(there.state.document, outing) ? 'same' : 'other';
 }
 
 /**
@@ -88,7 +88,7 @@ export async function importCandidates(
   const stored = await storedIds(database);
   const recognition = outings.every(({ id }) => stored.has(id))
     ? null
-    : new Recognition((await listedOutings(database)).outings.map(({ state }) => state.outing));
+    : new Recognition((await listedOutings(database)).outings.map(({ state }) => state.document));
   const found: ImportCandidate[] = [];
   for (const [index, outing] of outings.entries()) {
     onProgress(index / outings.length);
@@ -174,7 +174,7 @@ class Importer {
     // A damaged change log can't be written on: the imported outing is added beside it.
     if (!state || damage) return this.addCopy(outing);
     const here = { ...outing, id };
-    if (equal(state.outing, here) && !state.discarded) {
+    if (equal(state.document, here) && !state.discarded) {
       this.skipped++;
       return this.found(outing, id);
     }
@@ -206,7 +206,7 @@ class Importer {
   private async replace(state: OutingState, outing: Outing): Promise<void> {
     let { number } = state;
     if (state.discarded) await this.write(outing.id, ++number, { kind: 'recover' });
-    const operations = rewriting(state.outing, outing);
+    const operations = rewriting(state.document, outing);
     if (operations.length > 0) {
       await this.write(outing.id, ++number, { kind: 'edit', operations });
     }

@@ -1,16 +1,16 @@
-import Dexie from 'dexie';
 import { faultOf, type Command } from '../core/edit/command';
 import type { Fault } from '../core/faults/fault';
 import type { EarthModels } from '../core/north/earth-models';
 import type { Change, ChangeRecord } from './change';
-import { inTime, openingFault, type CairnDatabase } from './database';
+import { stepOf } from './change-log';
+import { openingFault, type CairnDatabase } from './database';
 import type { Kept } from './kept-choice';
-import { KeptLog, onStoreTaken } from './kept-log';
+import { LogSession } from './log-session';
 import { replay, type Damage, type OutingState } from './replay';
 import { checkAgainst } from './snapshots/checking';
 import { SnapshotKeeper } from './snapshots/keeper';
 import { dropSnapshot, keptSnapshot } from './snapshots/snapshot';
-import { isClash, storeFault, type StoreFault } from './store-fault';
+import { storeFault, type StoreFault } from './store-fault';
 
 /** What a view may know of an outing that is open. */
 export type SessionState =
@@ -37,21 +37,12 @@ type MakeChange = (state: OutingState) => Change | Fault | null;
 /** Where tabs tell each other that a change log has grown. */
 const CHANNEL = 'cairn-back-journals';
 
-/** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
-const MOST_TRIES = 64;
-
 /**
- * One outing, open in one tab: follows its change log, and adds to it. A change
- * is confirmed only after its transaction is complete with strict durability.
+ * One outing, open in one tab. Nothing is built on a snapshot of its change log until it is checked
+ * against the whole of it.
  */
-export class OutingSession {
-  private session: SessionState = { status: 'loading' };
+export class OutingSession extends LogSession<ChangeRecord, SessionState> {
   private current: OutingState | null = null;
-  private readonly log: KeptLog<ChangeRecord>;
-  private readonly listeners = new Set<() => void>();
-  private channel: BroadcastChannel | null = null;
-  private stopFollowing: (() => void) | null = null;
-  private queue: Promise<unknown> = Promise.resolve();
   private readonly snapshots: SnapshotKeeper;
   /** Resolves once a snapshot was looked for, and what it holds is shown. */
   private opened: Promise<void> | null = null;
@@ -59,49 +50,16 @@ export class OutingSession {
   private checked: Promise<void> | null = null;
 
   constructor(
-    private readonly database: CairnDatabase,
+    database: CairnDatabase,
     private readonly id: string,
-    private readonly now: () => Date = () => new Date(),
+    now: () => Date = () => new Date(),
   ) {
-    this.log = new KeptLog<ChangeRecord>(database, database.changes, id);
+    const followed = { table: database.changes, name: 'outing', id, channel: CHANNEL };
+    super(database, followed, { status: 'loading' }, now);
     this.snapshots = new SnapshotKeeper(database);
   }
 
-  readonly getState = (): SessionState => this.session;
-
-  /** Calls back on every change, of this tab or another, until the returned function is called. */
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    this.stopFollowing ??= this.follow();
-    return () => {
-      this.listeners.delete(listener);
-      if (this.listeners.size > 0) return;
-      this.stopFollowing?.();
-      this.stopFollowing = null;
-    };
-  };
-
-  /**
-   * Reads the change log, and reads on whenever another tab has written. A live query would do the
-   * same, but it reads again after each of our own writes, which made a write several times longer.
-   */
-  private follow(): () => void {
-    const readOn = () => void this.readOn();
-    const stopWatching = onStoreTaken(this.database, readOn);
-    this.channel = new BroadcastChannel(CHANNEL);
-    this.channel.addEventListener('message', readOn);
-    // A tab that slept may have missed a message.
-    globalThis.document?.addEventListener('visibilitychange', readOn);
-    readOn();
-    return () => {
-      this.channel?.close();
-      this.channel = null;
-      globalThis.document?.removeEventListener('visibilitychange', readOn);
-      stopWatching();
-    };
-  }
-
-  private async readOn(): Promise<void> {
+  protected async readOn(): Promise<void> {
     const fault = await openingFault(this.database);
     if (fault) return this.show({ status: 'unavailable', fault });
     try {
@@ -150,7 +108,7 @@ export class OutingSession {
     models: EarthModels | null,
     kept: Kept | null = null,
   ): Promise<Outcome> =>
-    this.enqueue(({ outing }) => {
+    this.change(({ document: outing }) => {
       const operations = command(outing, models);
       if (!operations.ok) return faultOf(operations.fault);
       // Nothing to change is nothing to write.
@@ -158,27 +116,15 @@ export class OutingSession {
       return { kind: 'edit', operations: operations.value };
     }, kept);
 
-  readonly undo = (): Promise<Outcome> => this.enqueue(({ undoable }) => step('undo', undoable));
-  readonly redo = (): Promise<Outcome> => this.enqueue(({ redoable }) => step('redo', redoable));
+  readonly undo = (): Promise<Outcome> => this.change((state) => stepOf('undo', state));
+  readonly redo = (): Promise<Outcome> => this.change((state) => stepOf('redo', state));
 
   /** All changes ever made to the outing, the oldest first. */
   readonly history = (): Promise<ChangeRecord[]> => this.recordsAfter(-1);
 
-  private recordsAfter(number: number): Promise<ChangeRecord[]> {
-    return this.database.changes
-      .where('[outing+number]')
-      .between([this.id, number + 1], [this.id, Dexie.maxKey])
-      .toArray();
-  }
-
-  private show(session: SessionState): void {
-    this.session = session;
-    for (const listener of this.listeners) listener();
-  }
-
-  private take(records: readonly ChangeRecord[]): void {
+  protected take(records: readonly ChangeRecord[]): void {
     const fresh = records.filter((record) => !(record.number <= (this.current?.number ?? -1)));
-    if (fresh.length === 0 && this.session.status === 'ready') return;
+    if (fresh.length === 0 && this.getState().status === 'ready') return;
     const { state, damage } = replay(this.current, fresh);
     this.current = state;
     this.log.take(fresh);
@@ -198,49 +144,30 @@ export class OutingSession {
     if (this.log.rewritten !== before && this.current) this.show(this.ready(this.current));
   }
 
-  private enqueue(make: MakeChange, kept: Kept | null = null): Promise<Outcome> {
-    const outcome = this.queue.then(() => this.write(make, kept));
-    this.queue = outcome;
-    return outcome;
+  private change(make: MakeChange, kept: Kept | null = null): Promise<Outcome> {
+    return this.enqueue(() => this.write(make, kept));
   }
 
   private async write(make: MakeChange, kept: Kept | null): Promise<Outcome> {
+    let outcome: Outcome = { kind: 'saved' };
+    const record = (): ChangeRecord | null => {
+      if (!this.current) outcome = { kind: 'unsaved', fault: 'failed' };
+      const change = this.current && make(this.current);
+      if (!this.current || change === null) return null;
+      if ('code' in change) {
+        outcome = { kind: 'refused', fault: change };
+        return null;
+      }
+      const number = this.current.number + 1;
+      return { outing: this.id, number, at: this.now().toISOString(), change };
+    };
     try {
       await this.checked;
       if (!this.current) this.take(await this.recordsAfter(-1));
-      for (let tries = 0; tries < MOST_TRIES; tries++) {
-        if (!this.current) return { kind: 'unsaved', fault: 'failed' };
-        const change = make(this.current);
-        if (change === null) return { kind: 'saved' };
-        if ('code' in change) return { kind: 'refused', fault: change };
-        if (await this.add(change, this.current.number + 1, kept)) return { kind: 'saved' };
-      }
-      return { kind: 'unsaved', fault: 'blocked' };
+      const fault = await this.append(record, kept);
+      return fault ? { kind: 'unsaved', fault } : outcome;
     } catch (error) {
       return { kind: 'unsaved', fault: storeFault(error) };
     }
   }
-
-  /**
-   * Writes one record; false when another tab wrote this number first. Then its records are read,
-   * and the change has to be made again on the newer state.
-   */
-  private async add(change: Change, number: number, kept: Kept | null): Promise<boolean> {
-    const record: ChangeRecord = { outing: this.id, number, at: this.now().toISOString(), change };
-    try {
-      await inTime(this.log.add(record, kept));
-    } catch (error) {
-      if (!isClash(error)) throw error;
-      this.take(await this.recordsAfter(number - 1));
-      return false;
-    }
-    this.take([record]);
-    this.channel?.postMessage(this.id);
-    return true;
-  }
-}
-
-function step(kind: 'undo' | 'redo', stack: readonly number[]): Change | null {
-  const of = stack.at(-1);
-  return of === undefined ? null : { kind, of };
 }

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
 import { blankArea, type Area } from '@/core/model/area';
+import { stepOf } from '@/store/change-log';
 import { areaLogs } from '@/store/documents/areas';
 import { wholeLogbook } from '@/store/backup';
 import { importOutings } from '@/store/import';
@@ -48,15 +49,7 @@ describe('areas in the store', () => {
     await areaLogs.add(database, area, now);
     for (const name of ['B', 'C']) await areaLogs.change(database, 'a1', edit(renamed(name)), now);
     const step = (kind: 'undo' | 'redo') =>
-      areaLogs.change(
-        database,
-        'a1',
-        (state) => {
-          const next = (kind === 'undo' ? state?.undoable : state?.redoable)?.at(-1);
-          return next ? { kind, of: next.number } : null;
-        },
-        now,
-      );
+      areaLogs.change(database, 'a1', (state) => state && stepOf(kind, state), now);
     const name = async () => (await areaLogs.stored(database, 'a1')).state?.document.name;
     await step('undo');
     expect(await name()).toBe('B');
@@ -89,9 +82,9 @@ describe('areas in the store', () => {
     await areaLogs.add(database, area, now);
     const change = { kind: 'edit' as const, before: renamed('other')(area), after: area };
     await database.areas.add({ area: 'a1', number: 1, at: now.toISOString(), change });
-    const { state, damaged } = await areaLogs.stored(database, 'a1');
+    const { state, damage } = await areaLogs.stored(database, 'a1');
     expect(state?.document).toEqual(area);
-    expect(damaged).toBe(true);
+    expect(damage?.number).toBe(1);
     expect(await areaLogs.change(database, 'a1', edit(renamed('E')), now)).toMatchObject({
       kind: 'unsaved',
     });

@@ -194,7 +194,7 @@ describe('a database of the first released version', () => {
     });
     old.close();
     const database = new CairnDatabase(name);
-    expect((await storedOutings(database)).map(({ state }) => state.outing.name)).toEqual([
+    expect((await storedOutings(database)).map(({ state }) => state.document.name)).toEqual([
       'Old one',
     ]);
     expect(database.verno).toBe(SCHEMA_VERSION);

@@ -30,7 +30,7 @@ afterEach(() => {
 
 const session = (database: CairnDatabase) => new OutingSession(database, 'one', () => now);
 const legsOf = (state: SessionState) =>
-  state.status === 'ready' ? writeLog(state.state.outing).trimEnd().split('\n').slice(3) : state;
+  state.status === 'ready' ? writeLog(state.state.document).trimEnd().split('\n').slice(3) : state;
 
 /** The state once the session has read its change log. */
 function settled(open: OutingSession, wanted: (state: SessionState) => boolean = () => true) {
@@ -133,7 +133,7 @@ describe('a session', () => {
     const state = await settled(session(first));
     if (state.status !== 'damaged') throw new Error(state.status);
     expect(state.damage.number).toBe(2);
-    expect(state.damage.state!.outing.entries).toHaveLength(3);
+    expect(state.damage.state!.document.entries).toHaveLength(3);
     expect(state.damage.records).toEqual([damaged]);
     expect((await storedOutings(first))[0]!.damaged).toBe(true);
   });
@@ -170,15 +170,15 @@ describe('the outings', () => {
     const { first } = await twoTabs();
     const other = { ...solvedLog('outing Second\n000 5m').outing, id: 'two' };
     await addOuting(first, other, new Date('2026-08-15T09:40:00Z'));
-    const names = async () => (await storedOutings(first)).map(({ state }) => state.outing.id);
+    const names = async () => (await storedOutings(first)).map(({ state }) => state.document.id);
     expect(await names()).toEqual(['two', 'one']);
     await markOuting(first, 'two', 'discard', now);
     expect(await names()).toEqual(['one']);
     await markOuting(first, 'two', 'discard', now);
     await addOuting(first, other, now);
     expect(await names()).toHaveLength(2);
-    const back = (await storedOutings(first)).find(({ state }) => state.outing.id === 'two');
-    expect(back!.state.outing.entries).toHaveLength(1);
+    const back = (await storedOutings(first)).find(({ state }) => state.document.id === 'two');
+    expect(back!.state.document.entries).toHaveLength(1);
   });
 
   it('are refused when they don’t fit the schema', async () => {

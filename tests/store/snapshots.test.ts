@@ -49,7 +49,7 @@ const wholeState = async (database: CairnDatabase) => (await replayed(database, 
 async function keep(database: CairnDatabase, change: (outing: Outing) => Outing = (it) => it) {
   const state = await wholeState(database);
   const last = (await records(database)).at(-1)!;
-  await keepSnapshots(database, [snapshotOf(last, { ...state, outing: change(state.outing) })]);
+  await keepSnapshots(database, [snapshotOf(last, { ...state, document: change(state.document) })]);
 }
 
 describe('a snapshot of a change log', () => {
@@ -59,8 +59,8 @@ describe('a snapshot of a change log', () => {
     const whole = await wholeState(database);
     const { seen, stop } = await statesUntil(session(database), 6);
     expect(seen).toHaveLength(2);
-    expect(seen[0]!.outing).toEqual(whole.outing);
-    expect(seen[1]!.outing).toBe(seen[0]!.outing);
+    expect(seen[0]!.document).toEqual(whole.document);
+    expect(seen[1]!.document).toBe(seen[0]!.document);
     expect(seen[1]).toEqual(whole);
     stop();
   });
@@ -74,7 +74,7 @@ describe('a snapshot of a change log', () => {
     for (let times = 0; times < 4; times++) expect(await open.undo()).toEqual({ kind: 'saved' });
     expect(await open.run(addEntry(leg(90, 5)), null)).toEqual({ kind: 'saved' });
     expect(readyState(open.getState())).toEqual(await wholeState(database));
-    expect(readyState(open.getState())!.outing.entries).toHaveLength(3);
+    expect(readyState(open.getState())!.document.entries).toHaveLength(3);
     stop();
   });
 
@@ -109,7 +109,7 @@ describe('a snapshot of a change log', () => {
     const tampered = await logged(4);
     await keep(tampered, (outing) => ({ ...outing, name: 'Another' }));
     const { seen, stop } = await statesUntil(session(tampered), 4);
-    expect(seen.at(-1)!.outing.name).not.toBe('Another');
+    expect(seen.at(-1)!.document.name).not.toBe('Another');
     await vi.waitFor(async () => expect(await tampered.snapshots.count()).toBe(0));
     stop();
   });
@@ -154,8 +154,8 @@ describe('a snapshot of a change log', () => {
     await vi.waitFor(async () => expect((await database.snapshots.get('one'))?.number).toBe(51), {
       timeout: 20_000,
     });
-    expect((await keptSnapshot(database, 'one'))!.state.outing).toEqual(
-      (await wholeState(database)).outing,
+    expect((await keptSnapshot(database, 'one'))!.state.document).toEqual(
+      (await wholeState(database)).document,
     );
     stop();
   });
@@ -187,8 +187,8 @@ describe('the list of outings from snapshots', () => {
           }
         }
         const plain = (outings: readonly StoredOuting[]) =>
-          outings.map(({ state: { outing, number, undoable }, damaged }) => ({
-            outing,
+          outings.map(({ state: { document, number, undoable }, damaged }) => ({
+            document,
             number,
             undoable,
             damaged,

@@ -47,4 +47,4 @@ export const importInto = (
 
 /** The outings that are not deleted, by id. */
 export const outingsIn = async (database: CairnDatabase) =>
-  new Map((await storedOutings(database)).map(({ state }) => [state.outing.id, state.outing]));
+  new Map((await storedOutings(database)).map(({ state }) => [state.document.id, state.document]));

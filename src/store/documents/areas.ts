@@ -1,6 +1,6 @@
 import { areaSchema, type Area } from '../../core/model/area';
 import { DocumentLogs } from './document-log';
-import type { DocumentState } from './replay';
+import type { DocumentState } from './change';
 
 /** The areas of this device. */
 export const areaLogs = new DocumentLogs<Area>('area', ({ areas }) => areas, areaSchema);

@@ -1,5 +1,7 @@
 import type { Table } from 'dexie';
+import equal from 'fast-deep-equal';
 import * as z from 'zod/mini';
+import type { Kind, LogState } from '../change-log';
 
 /** A change of a small document: an edit has the whole of it, twice. */
 export type DocumentChange<Document> =
@@ -8,14 +10,13 @@ export type DocumentChange<Document> =
   | { readonly kind: 'undo' | 'redo'; readonly of: number }
   | { readonly kind: 'discard' | 'recover' };
 
-/** One record of a document's change log. */
-export interface DocumentRecord<Document> {
-  readonly id: string;
-  /** From 0 without gaps; of two tabs that write the same number, the later one tries again. */
-  readonly number: number;
-  readonly at: string;
-  readonly change: DocumentChange<Document>;
+/** An edit of a small document: the whole of it, before and after. */
+interface Whole<Document> {
+  readonly before: Document;
+  readonly after: Document;
 }
+/** A document by its change log so far. */
+export type DocumentState<Document> = LogState<Document, Whole<Document>>;
 
 /** A record as it is stored: its id, and a new document, under the name of their kind. */
 export type StoredRecord = Readonly<Record<string, unknown>> & {
@@ -25,8 +26,11 @@ export type StoredRecord = Readonly<Record<string, unknown>> & {
 
 export type DocumentTable = Table<StoredRecord, [string, number]>;
 
-/** Reads a stored record of a kind of document, whose name is a key in it; null for no record. */
-export function recordReader<Document>(name: string, schema: z.ZodMiniType<Document>) {
+/** How the records of a kind of document are read, whose name is a key in them, and replayed. */
+export function documentKind<Document>(
+  name: string,
+  schema: z.ZodMiniType<Document>,
+): Kind<Document, Whole<Document>> {
   const record = z.object({
     [name]: z.string(),
     number: z.int().check(z.gte(0)),
@@ -40,31 +44,35 @@ export function recordReader<Document>(name: string, schema: z.ZodMiniType<Docum
       z.object({ kind: z.literal('recover') }),
     ]),
   });
-  return (stored: unknown): DocumentRecord<Document> | null => {
-    const parsed = record.safeParse(stored);
-    if (!parsed.success) return null;
-    // The name of the key is known only here, and the compiler can't follow it.
-    const read = parsed.data as unknown as DocumentRecord<Document> & Record<string, string>;
-    const { number, at } = read;
-    return { id: read[name]!, number, at, change: withDocument(name, read.change) };
+  return {
+    read(stored) {
+      const parsed = record.safeParse(stored);
+      if (!parsed.success) return null;
+      // The name of the key is known only here, and the compiler can't follow it.
+      const { number, at, change } = parsed.data as unknown as StoredRecord & {
+        change: DocumentChange<Document> & Record<string, Document>;
+      };
+      if (change.kind === 'create') {
+        const document = change[name];
+        return document === undefined ? null : { number, at, change: { kind: 'create', document } };
+      }
+      if (change.kind !== 'edit') return { number, at, change };
+      const { before, after } = change;
+      return { number, at, change: { kind: 'edit', edit: { before, after } } };
+    },
+    apply: (document, { before, after }) => (equal(document, before) ? after : null),
+    reversed: ({ before, after }) => ({ before: after, after: before }),
   };
-}
-
-/** A change whose new document is under its kind's name, under the common one. */
-function withDocument<Document>(
-  name: string,
-  change: DocumentChange<Document>,
-): DocumentChange<Document> {
-  if (change.kind !== 'create') return change;
-  const named = change as unknown as Record<string, Document>;
-  return { kind: 'create', document: named[name]! };
 }
 
 /** A record as it is stored. */
 export function storedRecord<Document>(
   name: string,
-  { id, number, at, change }: DocumentRecord<Document>,
+  id: string,
+  number: number,
+  now: Date,
+  change: DocumentChange<Document>,
 ): StoredRecord {
   const stored = change.kind === 'create' ? { kind: 'create', [name]: change.document } : change;
-  return { [name]: id, number, at, change: stored };
+  return { [name]: id, number, at: now.toISOString(), change: stored };
 }

@@ -2,24 +2,23 @@ import { group } from 'd3-array';
 import equal from 'fast-deep-equal';
 import type * as z from 'zod/mini';
 import { inTime, type CairnDatabase } from '../database';
-import { isClash, storeFault, type StoreFault } from '../store-fault';
+import { againstOtherTabs, unlessClash } from '../log-session';
+import { storeFault, type StoreFault } from '../store-fault';
+import { replayLog, stepOf, type LogReplayed } from '../change-log';
 import {
-  recordReader,
+  documentKind,
   storedRecord,
   type DocumentChange,
+  type DocumentState,
   type DocumentTable,
   type StoredRecord,
 } from './change';
-import { replayDocument, type DocumentState, type Replayed } from './replay';
 
 /** How a change ended: durable, nothing to do, or not written. */
 export type DocumentOutcome =
   | { readonly kind: 'saved' }
   | { readonly kind: 'nothing' }
   | { readonly kind: 'unsaved'; readonly fault: StoreFault };
-
-/** Tabs that keep clashing are few and quick; after this many tries something else is wrong. */
-const MOST_TRIES = 64;
 
 /** A change of a document that another tab deleted: it has to be restored first. */
 const GONE = 'gone';
@@ -31,7 +30,7 @@ export type MakeChange<Document> = (
 
 /** The change logs of one kind of small document: an area, a route. */
 export class DocumentLogs<Document extends { readonly id: string }> {
-  private readonly read: ReturnType<typeof recordReader<Document>>;
+  private readonly kind: ReturnType<typeof documentKind<Document>>;
   /** What this tab has seen of each log: written again where the browser deleted it meanwhile. */
   private readonly seen = new WeakMap<CairnDatabase, Map<string, readonly StoredRecord[]>>();
 
@@ -41,8 +40,11 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     readonly tableIn: (database: CairnDatabase) => DocumentTable,
     readonly schema: z.ZodMiniType<Document>,
   ) {
-    this.read = recordReader(name, schema);
+    this.kind = documentKind(name, schema);
   }
+
+  private readonly replayed = (records: readonly StoredRecord[]) =>
+    replayLog(this.kind, null, records);
 
   private seenIn(database: CairnDatabase): Map<string, readonly StoredRecord[]> {
     const known = this.seen.get(database) ?? new Map<string, readonly StoredRecord[]>();
@@ -51,14 +53,14 @@ export class DocumentLogs<Document extends { readonly id: string }> {
   }
 
   /** One document by its change log; one that the browser deleted is as this tab last saw it. */
-  async stored(database: CairnDatabase, id: string): Promise<Replayed<Document>> {
+  async stored(database: CairnDatabase, id: string): Promise<LogReplayed<DocumentState<Document>>> {
     const records = await this.tableIn(database)
       .where(`[${this.name}+number]`)
       .between([id, 0], [id, Infinity])
       .toArray();
     const seen = this.seenIn(database);
     if (records.length > 0) seen.set(id, records);
-    return replayDocument(records.length > 0 ? records : (seen.get(id) ?? []), this.read);
+    return this.replayed(records.length > 0 ? records : (seen.get(id) ?? []));
   }
 
   /** Writes a log again if the browser deleted it under this tab: no log ever loses its first. */
@@ -76,7 +78,7 @@ export class DocumentLogs<Document extends { readonly id: string }> {
   async all(database: CairnDatabase): Promise<DocumentState<Document>[]> {
     const logs = group(await this.tableIn(database).toArray(), (record) => record[this.name]);
     return [...logs.values()]
-      .map((records) => replayDocument(records, this.read).state)
+      .map((records) => this.replayed(records).state)
       .filter((state): state is DocumentState<Document> => state !== null && !state.discarded)
       .sort((a, b) => b.changedAt.localeCompare(a.changedAt));
   }
@@ -88,8 +90,7 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     now: Date,
     change: DocumentChange<Document>,
   ): Promise<unknown> {
-    const record = storedRecord(this.name, { id, number, at: now.toISOString(), change });
-    return this.tableIn(database).add(record);
+    return this.tableIn(database).add(storedRecord(this.name, id, number, now, change));
   }
 
   /**
@@ -104,20 +105,16 @@ export class DocumentLogs<Document extends { readonly id: string }> {
   ): Promise<DocumentOutcome> {
     try {
       await inTime(this.restore(database, id));
-      for (let tries = 0; tries < MOST_TRIES; tries++) {
-        const { state, damaged } = await inTime(this.stored(database, id));
-        if (damaged) return { kind: 'unsaved', fault: 'failed' };
+      const outcome = await againstOtherTabs(async (): Promise<DocumentOutcome | null> => {
+        const { state, damage } = await inTime(this.stored(database, id));
+        if (damage) return { kind: 'unsaved', fault: 'failed' };
         const change = make(state);
         if (!change) return { kind: 'nothing' };
         if (change === GONE) return { kind: 'unsaved', fault: GONE };
-        try {
-          await inTime(this.write(database, id, (state?.number ?? -1) + 1, now, change));
-          return { kind: 'saved' };
-        } catch (error) {
-          if (!isClash(error)) throw error;
-        }
-      }
-      return { kind: 'unsaved', fault: 'blocked' };
+        const written = this.write(database, id, (state?.number ?? -1) + 1, now, change);
+        return (await unlessClash(written)) ? { kind: 'saved' } : null;
+      });
+      return outcome === 'blocked' ? { kind: 'unsaved', fault: outcome } : outcome;
     } catch (error) {
       return { kind: 'unsaved', fault: storeFault(error) };
     }
@@ -139,9 +136,9 @@ export class DocumentLogs<Document extends { readonly id: string }> {
     now: Date,
     newId: () => string,
   ): Promise<string | null> {
-    const { state, damaged } = await this.stored(database, document.id);
+    const { state, damage } = await this.stored(database, document.id);
     if (state && !state.discarded && equal(state.document, document)) return null;
-    const id = state || damaged ? newId() : document.id;
+    const id = state || damage ? newId() : document.id;
     await this.write(database, id, 0, now, { kind: 'create', document: { ...document, id } });
     return id;
   }
@@ -182,8 +179,7 @@ export function documentActions<Document extends { readonly id: string }>(
   const step = (kind: 'undo' | 'redo') => () =>
     write((state) => {
       if (state?.discarded) return GONE;
-      const edit = (kind === 'undo' ? state?.undoable : state?.redoable)?.at(-1);
-      return edit ? { kind, of: edit.number } : null;
+      return state && stepOf(kind, state);
     });
   return {
     change: (make) => write((state) => edited(state, make)),

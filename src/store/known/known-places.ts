@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
 import { knownPlaceSchema, type KnownPlace } from '../../core/model/known-place';
 import type { CairnDatabase } from '../database';
+import { stepOf } from '../change-log';
 import { DocumentLogs, edited, type DocumentOutcome } from '../documents/document-log';
 
 /** The known places of this device, each with a change log of its own. */
@@ -62,8 +63,7 @@ export const undoKnownPlace = (
     id,
     (state) => {
       if (state?.discarded) return { kind: 'recover' };
-      const edit = state?.undoable.at(-1);
-      return edit ? { kind: 'undo', of: edit.number } : state && { kind: 'discard' };
+      return state && (stepOf('undo', state) ?? { kind: 'discard' });
     },
     now,
   );

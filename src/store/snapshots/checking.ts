@@ -32,7 +32,7 @@ export async function checkAgainst(
   const isTrue = before.state !== null && saySame(before.state, snapshot);
   const { state, damage } = await replayInSlices(before.state, records.slice(upTo));
   const isShown = state !== null && saySame(state, shown);
-  return { state: isShown ? { ...state, outing: shown.outing } : state, damage, isTrue };
+  return { state: isShown ? { ...state, document: shown.document } : state, damage, isTrue };
 }
 
 async function replayInSlices(

@@ -1,3 +1,4 @@
+import type { Outing } from '../../core/model/outing';
 import type { ChangeRecord } from '../change';
 import type { OutingState } from '../replay';
 
@@ -10,5 +11,5 @@ export interface Snapshot {
   /** The change that it holds the state after, and that change itself. */
   readonly number: number;
   readonly last: ChangeRecord;
-  readonly state: Omit<OutingState, 'edits' | 'number'>;
+  readonly state: Omit<OutingState, 'edits' | 'number' | 'document'> & { readonly outing: Outing };
 }

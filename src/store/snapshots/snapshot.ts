@@ -3,7 +3,7 @@ import * as z from 'zod/mini';
 import { outingSchema } from '../../core/model/outing';
 import type { ChangeRecord } from '../change';
 import type { CairnDatabase } from '../database';
-import { Edits, type OutingState } from '../replay';
+import type { OutingState } from '../replay';
 import type { Snapshot } from './record';
 
 /** Of more changes than this since the last one, a snapshot is worth its room. */
@@ -21,12 +21,14 @@ const stateSchema = z.object({
 /** The state that a snapshot holds; null for one that can't be read. */
 export function stateOf({ number, state }: Snapshot): OutingState | null {
   const read = stateSchema.safeParse(state);
-  return read.success ? { ...read.data, number, edits: new Edits() } : null;
+  if (!read.success) return null;
+  const { outing: document, ...rest } = read.data;
+  return { document, ...rest, number, edits: new Map() };
 }
 
 /** A snapshot of a state after its last change. */
 export function snapshotOf(last: ChangeRecord, state: OutingState): Snapshot {
-  const { outing, changedAt, discarded, undoable, redoable } = state;
+  const { document: outing, changedAt, discarded, undoable, redoable } = state;
   return {
     outing: outing.id,
     number: last.number,
@@ -78,6 +80,6 @@ export const dropSnapshot = (database: CairnDatabase, id: string): Promise<void>
 /** True where two states say the same of an outing. */
 export const saySame = (a: OutingState, b: OutingState): boolean =>
   equal(
-    [a.outing, a.number, a.changedAt, a.discarded, a.undoable, a.redoable],
-    [b.outing, b.number, b.changedAt, b.discarded, b.undoable, b.redoable],
+    [a.document, a.number, a.changedAt, a.discarded, a.undoable, a.redoable],
+    [b.document, b.number, b.changedAt, b.discarded, b.undoable, b.redoable],
   );

@@ -32,7 +32,7 @@ function useChoice(chosen: readonly string[]) {
     const database = browserDatabase();
     void Promise.all([listedOutings(database), areaLogs.all(database)]).then(
       ([listed, stored]) => {
-        setOutings(listed.outings.map(({ state }) => state.outing));
+        setOutings(listed.outings.map(({ state }) => state.document));
         setAreas(stored.map(({ document: area }) => area));
       },
       (error: unknown) => setFault(STORE_MESSAGES[storeFault(error)]),

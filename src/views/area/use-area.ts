@@ -41,9 +41,9 @@ function useStored(id: string): StoredState {
     });
     const live = liveQuery(async (): Promise<Stored> => {
       const database = browserDatabase();
-      const { state: area, damaged } = await areaLogs.stored(database, id);
+      const { state: area, damage } = await areaLogs.stored(database, id);
       const { outings } = await listedOutings(database);
-      return { area, damaged, outings: outings.map(({ state: { outing } }) => outing) };
+      return { area, damaged: damage !== null, outings: outings.map(({ state: { document: outing } }) => outing) };
     }).subscribe({
       next: (stored) => setState({ status: 'ready', ...stored }),
       error: (error: unknown) => setState({ status: 'failed', fault: storeFault(error) }),

@@ -35,7 +35,7 @@ export function Errors() {
   const open = useOuting(id);
   const state = useOwnErrors();
   const [status, setStatus] = useState('');
-  const outing = open.state?.outing;
+  const outing = open.state?.document;
   const sigmas = outing?.errors?.sigmas ?? [];
   const change = async (next: readonly SigmaReading[], words: string) => {
     const outcome = await open.run(changeHeader((header) => withErrors(header, next)));

@@ -51,12 +51,12 @@ export async function ownRecord(since: string | null, name: string | null): Prom
   );
   calibrations.sort((a, b) => a.at.localeCompare(b.at));
   const days = new Map(
-    stored.map(({ state }) => [state.outing.id, dayOf(state.outing, state.changedAt)]),
+    stored.map(({ state }) => [state.document.id, dayOf(state.document, state.changedAt)]),
   );
   const fresh = stored.filter(({ state, damaged }) => !damaged && isNew(state.changedAt));
   const areas = (await areaLogs.all(database)).map(({ document }) => document);
-  const all = fresh.map(({ state }) => state.outing);
-  const people = [...new Set(stored.flatMap(({ state }) => state.outing.by ?? []))].sort();
+  const all = fresh.map(({ state }) => state.document);
+  const people = [...new Set(stored.flatMap(({ state }) => state.document.by ?? []))].sort();
   const outings = ownOutings(all, areas, name)
     .map((outing) => ({ outing, day: days.get(outing.id) ?? '' }))
     .sort((a, b) => a.day.localeCompare(b.day))

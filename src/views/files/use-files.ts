@@ -31,7 +31,7 @@ export function useFiles(): FilesState {
         backupState(database, new Date()),
         dailyCopies(database),
       ]);
-      return { outings: stored.map(({ state: { outing } }) => outing), backup, copies };
+      return { outings: stored.map(({ state: { document: outing } }) => outing), backup, copies };
     }).subscribe({
       next: (found) => setState({ status: 'ready', ...found }),
       error: (error: unknown) => failed(storeFault(error)),

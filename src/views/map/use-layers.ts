@@ -49,7 +49,7 @@ async function loadDrawable() {
     knownPlaces(database),
   ]);
   return {
-    outings: outings.map(({ state }) => state.outing),
+    outings: outings.map(({ state }) => state.document),
     routes: routes.map(({ document }) => document),
     areas: areas.map(({ document }) => document),
     known,

@@ -199,7 +199,7 @@ const UnsavedChange = ({ view: { unsaved, retry } }: { view: OutingViewState }) 
 function EmptiedStore({ open: { session } }: { open: OpenOuting }) {
   const [isSeen, setSeen] = useState(false);
   if (session.status !== 'ready' || !session.rewritten || isSeen) return null;
-  const text = writeLog(session.state.outing);
+  const text = writeLog(session.state.document);
   return <Rescue words={WORDS.emptied} text={text} onDismiss={() => setSeen(true)} />;
 }
 

@@ -28,20 +28,20 @@ export function OutingPage() {
   }
   if (!solved || !state) return <PlainPage words={SHARED_WORDS.loadingLog} />;
   if (solved.ok) {
-    return <OutingView key={id} open={open} outing={state.outing} solution={solved.value} />;
+    return <OutingView key={id} open={open} outing={state.document} solution={solved.value} />;
   }
   const { fault } = solved.fault;
   if (fault.code === 'model-not-loaded') return <PlainPage words={SHARED_WORDS.loadingLog} />;
   return (
     <PlainPage words="">
-      <Rescue words={`${WORDS.unsolved} ${faultMessage(fault)}`} text={writeLog(state.outing)} />
+      <Rescue words={`${WORDS.unsolved} ${faultMessage(fault)}`} text={writeLog(state.document)} />
     </PlainPage>
   );
 }
 
 /** What is left of an outing whose change log is damaged, to be saved as text. */
 function DamagedOuting({ damage }: { damage: Damage }) {
-  const readable = damage.state ? writeLog(damage.state.outing) : '';
+  const readable = damage.state ? writeLog(damage.state.document) : '';
   const raw = JSON.stringify(damage.records, null, 2).replace(/^/gm, '# ');
   const text = `${readable}\n# ${WORDS.unreadable(damage.number)}\n${raw}\n`;
   return (

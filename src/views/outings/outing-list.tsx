@@ -43,14 +43,14 @@ export function OutingList({
   return (
     <ul className={styles.list}>
       {outings.slice(0, rows).map((stored) => (
-        <OutingRow key={stored.state.outing.id} stored={stored} onDelete={onDelete} />
+        <OutingRow key={stored.state.document.id} stored={stored} onDelete={onDelete} />
       ))}
     </ul>
   );
 }
 
 function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDelete }) {
-  const { outing } = stored.state;
+  const { document: outing } = stored.state;
   const models = useEarthModels(modelsNeeded(outing));
   // Its shape as walked is enough here.
   const solved = useMemo(() => solveAsWalked(outing, models), [outing, models]);

@@ -63,7 +63,7 @@ export function Outings() {
       const today = dayjs();
       const name = freeName(
         WORDS.newName(today.format('D MMMM YYYY')),
-        outings.map((each) => each.state.outing.name),
+        outings.map((each) => each.state.document.name),
       );
       open(await startOuting(name, today.format('YYYY-MM-DD')));
     });

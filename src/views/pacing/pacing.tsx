@@ -26,7 +26,7 @@ export function Pacing() {
   const id = useSearchParams().get('id') ?? '';
   const open = useOuting(id);
   const profiles = useProfiles();
-  const outing = open.state?.outing;
+  const outing = open.state?.document;
   const solution = open.solved?.ok ? open.solved.value : null;
   const back = outing ? backToLog(outing) : BACK_TO_OUTINGS;
   if (profiles.all === undefined) {

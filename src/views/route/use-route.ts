@@ -71,8 +71,8 @@ export function useRoute(id: string): RouteOpening {
   const { sunset, warnings } = useChecked(plan, models);
   if (!stored) return { status: 'loading' };
   if ('error' in stored) return { status: 'failed', fault: storeFault(stored.error) };
-  const { state, damaged } = stored.value;
-  if (damaged) return { status: 'damaged' };
+  const { state, damage } = stored.value;
+  if (damage) return { status: 'damaged' };
   if (!state || !route) return { status: 'missing' };
   if (state.discarded) return { status: 'discarded', recover: actions.recover };
   if (!plan) return { status: 'loading' };

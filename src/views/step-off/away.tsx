@@ -24,7 +24,7 @@ export function Away({ id }: { id: string }) {
   }
   if (session.status === 'missing') return <PlainPage words={WORDS.missing} />;
   if (!state) return <PlainPage words={WORDS.loading} />;
-  return <WayBack outing={state.outing} />;
+  return <WayBack outing={state.document} />;
 }
 
 /** Minutes since a step-off of this day at a time; 0 where that is not known. */

@@ -128,7 +128,7 @@ async function stationsOnEarth(): Promise<Station[]> {
     areaLogs.all(database),
     loadEarthModels(),
   ]);
-  const outings = listed.map(({ state }) => state.outing);
+  const outings = listed.map(({ state }) => state.document);
   const ofOutings = outings.flatMap((outing) => {
     const solved = solve(outing, models, { tools: surveyTools });
     if (!solved.ok) return [];

@@ -25,7 +25,7 @@ export function useOuting(id: string, wanted = modelsUsed) {
   const session = useMemo(() => new OutingSession(browserDatabase(), id), [id]);
   const status = useSyncExternalStore(session.subscribe, session.getState, () => LOADING);
   const state = outingState(status);
-  const outing = state?.outing ?? null;
+  const outing = state?.document ?? null;
   const models = useEarthModels(wanted(outing));
   const tools = useSurveyTools(usesTools(outing));
   const waits = tools === null && isAdjusted(outing);
