@@ -22,6 +22,7 @@ import {
   type OnProgress,
   type UnreadNamed,
 } from './files-protocol';
+import { nth } from '../core/units/nth';
 
 const newId = () => crypto.randomUUID();
 
@@ -128,7 +129,7 @@ function withoutTwins(
 
 /** Reads a file; a reader that throws is reported as a fault of the file. */
 async function readOne(job: FileJob, file: number, onProgress: OnProgress): Promise<ReadResult> {
-  const { name, content, mapping, distanceUnit } = job.files[file]!;
+  const { name, content, mapping, distanceUnit } = nth(job.files, file);
   const { toleranceMetres, today, paces } = job;
   const choices: ReadChoices = {
     ...{ toleranceMetres, today, paces, mapping, distanceUnit },

@@ -6,6 +6,7 @@ import type { EarthModels } from '../north/earth-models';
 import { unsolvable } from '../survey/solve';
 import { fail, ok, type Result } from '../units/result';
 import { apply, insertion, type Operation } from './operations';
+import { nth } from '../units/nth';
 
 /** Why a command can't be done: a fault of the command itself, or one of the outing after it. */
 export type CommandFault = Fault | OutingFault;
@@ -45,7 +46,7 @@ export const isUnchanged = (outing: Outing, index: number, seen: Entry) =>
 export function indexNow(outing: Outing, index: number, seen: Entry): number {
   if (isUnchanged(outing, index, seen)) return index;
   const alike = [...outing.entries.keys()].filter((each) => isUnchanged(outing, each, seen));
-  return alike.length === 1 ? alike[0]! : index;
+  return alike.length === 1 ? nth(alike, 0) : index;
 }
 
 /** Adds lines at the end of the log, all of them or none. */

@@ -9,6 +9,7 @@ import { NotebookPage } from './notebook-page';
 import { contextAtEnd } from './interpret';
 import { contextAfter, readLine, type Repair } from './read-line';
 import { headerLine } from './write-log';
+import { nth } from '../units/nth';
 
 /** One of several lines: as it will be written, or what is wrong with it. */
 export interface LineOfMany {
@@ -83,7 +84,7 @@ export function readMoreLines(
     const { at } = wrong;
     const found = 'header' in at ? lineOfHeader.get(at.header) : lineOfEntry[at.entry];
     const line = found ?? 0;
-    lines.splice(line, 1, { ...lines[line]!, fault: wrong.fault });
+    lines.splice(line, 1, { ...nth(lines, line), fault: wrong.fault });
   }
   return { lines, entries, header };
 }

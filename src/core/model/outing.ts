@@ -3,6 +3,7 @@ import { entrySchema, type EntryOf, type Leg } from '../entries/entry';
 import type { Position } from '../readings/position';
 import { openObject } from '../readings/shape';
 import { headerFields, type Header } from './header';
+import { nth } from '../units/nth';
 
 /** The longest id of an outing or a calibration. */
 export const recordId = z.string().check(z.minLength(1), z.maxLength(100));
@@ -48,7 +49,7 @@ export function linesAhead({ entries }: Outing) {
   const paces: EntryOf<'pace'>[] = [];
   // A plain loop: every log that is solved is read through once before it.
   for (let i = 0; i < entries.length; i++) {
-    const entry = entries[i]!;
+    const entry = nth(entries, i);
     if (entry.kind === 'pace') paces.push(entry);
     else if (entry.kind === 'known') known ??= entry;
   }

@@ -9,6 +9,7 @@ import { homeMeans } from '../survey/home-means';
 import { positionError } from './position-error';
 import { NAISMITH_KMH, walkMinutes } from './ways/walk-time';
 import { wayAlong, type Way } from './ways/way';
+import { nth } from '../units/nth';
 
 /** The straight way between two places of a survey, and how far off its end may be. */
 export interface AreaWay extends Way {
@@ -17,7 +18,7 @@ export interface AreaWay extends Way {
 
 /** The outing of a walker with the places of a survey: nodes are its stations. */
 const solutionOf = ({ party, places }: Survey, walker: number): Solution => {
-  const { solution, by } = party.members[walker]!;
+  const { solution, by } = nth(party.members, walker);
   return { ...solution, places: places.forWalker(walkerOf(by, walker)) };
 };
 
@@ -27,7 +28,7 @@ export function areaWay(survey: Survey, walker: number, from: number, to: number
   const vector = solution.places.relative(from, to);
   const { paceMetres } = homeMeans(solution.end);
   return {
-    ...wayAlong(survey.party.members[walker]!.solution.places.frame, vector, paceMetres),
+    ...wayAlong(nth(survey.party.members, walker).solution.places.frame, vector, paceMetres),
     within95Metres: ellipse(positionError(solution, from, to)).semiMajorMetres,
   };
 }
@@ -57,10 +58,10 @@ function jointsOf({ party, places }: Survey): ReadonlyMap<number, readonly Joint
     else joints.set(from, [joint]);
   };
   for (const [index, { from, to }] of party.network.lines.entries()) {
-    const { outing, leg } = party.sources[index]!;
+    const { outing, leg } = nth(party.sources, index);
     if (leg === null) continue;
     const metres = lengthOf(vectorBetween(places.at(from), places.at(to)));
-    const { reading } = party.members[outing]!.solution.legs.leg(leg);
+    const { reading } = nth(party.members, outing).solution.legs.leg(leg);
     const rise = metres * slopeTangent(reading);
     add(from, to, metres, rise);
     add(to, from, metres, -rise);

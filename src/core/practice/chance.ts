@@ -1,8 +1,9 @@
 import { uniform } from '../errors/random';
+import { nth } from '../units/nth';
 
 /** A choice from a list that isn't empty, by a uniform number in [0, 1). */
 export const chosen = <Item>(items: readonly Item[], next: () => number): Item =>
-  items[Math.floor(next() * items.length)]!;
+  nth(items, Math.floor(next() * items.length));
 
 /** A whole number from `low` to `high`, both included. */
 export const whole = (low: number, high: number, next: () => number): number =>
@@ -17,7 +18,7 @@ export function shuffled<Item>(items: readonly Item[], next: () => number): Item
   const mixed = [...items];
   for (let at = mixed.length - 1; at > 0; at--) {
     const other = whole(0, at, next);
-    [mixed[at], mixed[other]] = [mixed[other]!, mixed[at]!];
+    [mixed[at], mixed[other]] = [nth(mixed, other), nth(mixed, at)];
   }
   return mixed;
 }

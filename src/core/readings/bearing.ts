@@ -3,6 +3,7 @@ import { COMPASS_POINTS, compassPointBearing, normalised } from '../units/angle'
 import { NORTH_LETTERS, NORTHS, type North } from '../units/bearing';
 import { plainDecimal, type Degrees } from '../units/units';
 import { numberUpTo, openObject } from './shape';
+import { nth } from '../units/nth';
 
 export const northSchema = z.enum(NORTHS);
 export const compassPointSchema = z.enum(COMPASS_POINTS);
@@ -86,7 +87,7 @@ function lastPlace(value: number): number {
 
 /** What a bearing was read to, by how it was written: its last digit, or its compass point. */
 export function finenessDegrees(reading: BearingReading): Degrees {
-  if (reading.unit === 'wind') return SECTOR_DEGREES[reading.wind.length]!;
+  if (reading.unit === 'wind') return nth(SECTOR_DEGREES, reading.wind.length);
   if (Number.isInteger(reading.value) && reading.unit === 'degrees') return 1;
   const circle = reading.unit === 'quadrant' ? CIRCLE.degrees : CIRCLE[reading.unit];
   return lastPlace(reading.value) * (CIRCLE.degrees / circle);

@@ -16,6 +16,7 @@ import type { LogStation, Mark } from './observations/observation';
 import { pointFix } from './observations/point-fix';
 import { sharedScale } from './shared-scale';
 import type { Solution } from './solution';
+import { nth } from '../units/nth';
 
 /**
  * Landmarks sighted from stations. A landmark is the place asked for by bearings that were read at
@@ -145,9 +146,8 @@ const MOST_TOGETHER = 12;
 function fewer(sightings: readonly Sighting[]): readonly Sighting[] {
   if (sightings.length <= MOST_TOGETHER) return sightings;
   const sorted = [...sightings].sort((a, b) => a.bearingDegrees - b.bearingDegrees);
-  return Array.from(
-    { length: MOST_TOGETHER },
-    (_, i) => sorted[Math.round((i * (sorted.length - 1)) / (MOST_TOGETHER - 1))]!,
+  return Array.from({ length: MOST_TOGETHER }, (_, i) =>
+    nth(sorted, Math.round((i * (sorted.length - 1)) / (MOST_TOGETHER - 1))),
   );
 }
 
@@ -164,7 +164,7 @@ function crossWell(sightings: readonly Sighting[]): boolean {
     .sort((a, b) => a.direction - b.direction);
   const count = lines.length;
   const at = (i: number) => {
-    const { station, direction } = lines[i % count]!;
+    const { station, direction } = nth(lines, i % count);
     return { station, direction: direction + HALF_TURN * Math.floor(i / count) };
   };
   let first = 0;

@@ -13,6 +13,7 @@ import { Reducer } from './dead-reckoning/reducer';
 import type { Places } from './places';
 import type { Closure, Legs, Solution, SurveyTools } from './solution';
 import { computePoints, type Traverse } from './dead-reckoning/traverse';
+import { nth } from '../units/nth';
 
 /** What an outing is solved with, beside its own lines. */
 export interface SolveOptions {
@@ -100,7 +101,7 @@ function reduce(
   const reducer = new Reducer(outing, norths, errors, paces);
   const { entries } = outing;
   for (let index = 0; index < entries.length; index++) {
-    const entry = entries[index]!;
+    const entry = nth(entries, index);
     reducer.entry = index;
     // Nearly every line is a leg: it is not looked up.
     const kind = entry.kind === 'leg' ? kinds.leg : kinds.of(entry);
@@ -121,13 +122,13 @@ function closuresOf(
   let walkedMetres = 0;
   let walked = 0;
   for (const k of returns) {
-    while (walked < k) walkedMetres += lengthMetres[++walked]!;
+    while (walked < k) walkedMetres += nth(lengthMetres, ++walked);
     const { entry, reading, to, end } = legs.leg(k);
     const misclosure = vectorBetween(places.at(to), end);
     const metres = lengthOf(misclosure);
     const ofWalked = metres / walkedMetres;
     closures.push({ entry, leg: k, station: reading.to ?? '', misclosure, metres, ofWalked });
   }
-  while (walked < legs.count) walkedMetres += lengthMetres[++walked]!;
+  while (walked < legs.count) walkedMetres += nth(lengthMetres, ++walked);
   return { closures, walkedMetres };
 }

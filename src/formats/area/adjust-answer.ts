@@ -11,6 +11,7 @@ import { positionOfStation } from '../../core/survey/positions';
 import type { PlaneUnit } from '../../core/units/plane';
 import { degrees } from '../../core/units/units';
 import { ellipseFields } from '../home-answer';
+import { nth } from '../../core/units/nth';
 
 /** So many slips are named: a single loop is reported as one of these. */
 const MOST_SUSPECTS = 3;
@@ -23,7 +24,7 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
   const { party, places, asWalked, closures, test, estimates } = survey;
   const covariances = places.fromOrigin();
   const { unit } = places.frame;
-  const frame = { north: party.north, origin: party.nodes.all[0]!.name };
+  const frame = { north: party.north, origin: nth(party.nodes.all, 0).name };
   return {
     method: survey.method,
     frame,
@@ -38,13 +39,13 @@ export function adjustAnswer(survey: Survey, lineOf: (source: LineSource) => num
         y: north,
         ...positionOfStation(places, node),
         asWalked: { x: walked.east, y: walked.north },
-        ellipse: ellipseFields(ellipse(covariances[node]!)),
+        ellipse: ellipseFields(ellipse(nth(covariances, node))),
       };
     }),
     closures: closures.map(({ source, node, misclosure, metres, ofWalked }) => ({
       outing: source.outing,
       line: lineOf(source),
-      station: party.nodes.all[node]!.name,
+      station: nth(party.nodes.all, node).name,
       dx: misclosure.east,
       dy: misclosure.north,
       metres: unit === 'pace' ? null : metres,
@@ -85,7 +86,7 @@ function suspectFields(
   lineOf: (source: LineSource) => number | undefined,
 ) {
   const { slip, source, instead, probability, metresLeft, message, second } = suspect;
-  const read = members[source.outing]!.solution.outing.show.north;
+  const read = nth(members, source.outing).solution.outing.show.north;
   const leg = instead.suggested;
   return {
     outing: source.outing,

@@ -4,6 +4,7 @@ import { fail, ok } from '../../core/units/result';
 import { lineFeature, pointFeature } from '../geojson';
 import { NO_POSITION, type AreaFormat } from './area-format';
 import { areaPoints } from './area-points';
+import { nth } from '../../core/units/nth';
 
 /** GeoJSON: the adjusted points with their uncertainty, and each leg between them. */
 export const areaGeoJson: AreaFormat = {
@@ -18,9 +19,9 @@ export const areaGeoJson: AreaFormat = {
     );
     const legs = party.sources.flatMap(({ outing, leg }, index) => {
       if (leg === null) return [];
-      const { from, to } = party.network.lines[index]!;
+      const { from, to } = nth(party.network.lines, index);
       const ends = [positionOfStation(places, from)!, positionOfStation(places, to)!] as const;
-      const names = { from: party.nodes.all[from]!.name, to: party.nodes.all[to]!.name };
+      const names = { from: nth(party.nodes.all, from).name, to: nth(party.nodes.all, to).name };
       return [
         lineFeature(ends, { kind: 'leg', outing: nameOf(party, outing), number: leg, ...names }),
       ];

@@ -5,6 +5,7 @@ import { kmlFile, lineOf, placemark, pointAt } from '../kml';
 import { xmlElement, xmlText } from '../xml';
 import { NO_POSITION, type AreaFormat } from './area-format';
 import { areaPoints } from './area-points';
+import { nth } from '../../core/units/nth';
 
 /** KML: the adjusted points, and a folder with the legs of each outing. */
 export const areaKml: AreaFormat = {
@@ -25,7 +26,7 @@ export const areaKml: AreaFormat = {
         xmlText('name', nameOf(party, outing)),
         ...party.sources.flatMap((source, index) => {
           if (source.outing !== outing || source.leg === null) return [];
-          const { from, to } = party.network.lines[index]!;
+          const { from, to } = nth(party.network.lines, index);
           const ends = [from, to].map((node) => positionOfStation(places, node)!);
           return [placemark(`Leg ${source.leg}`, undefined, 'leg', lineOf(ends))];
         }),

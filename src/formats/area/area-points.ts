@@ -5,6 +5,7 @@ import type { Survey } from '../../core/survey/party/survey';
 import { positionOfStation } from '../../core/survey/positions';
 import type { PlanePoint } from '../../core/units/plane';
 import { visibleText } from '../../core/units/visible';
+import { nth } from '../../core/units/nth';
 
 /** A place of an area, as every format and the printed list have it. */
 export interface AreaPoint extends PlanePoint {
@@ -25,7 +26,7 @@ export function areaPoints(survey: Survey): AreaPoint[] {
       visibleText(nameOf(survey.party, outing)),
     ),
     ...survey.places.at(node),
-    ellipse: ellipse(covariances[node]!),
+    ellipse: ellipse(nth(covariances, node)),
     position: positionOfStation(survey.places, node),
   }));
 }

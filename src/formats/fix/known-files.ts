@@ -10,6 +10,7 @@ import { readGpx } from '../import/read-gpx';
 import { plainName } from '../import/tracks';
 import { xmlElement, xmlText } from '../xml';
 import { looksLikePlaces, readKnownTable } from './known-table';
+import { nth } from '../../core/units/nth';
 
 /** A file of known places. */
 export interface KnownFormat {
@@ -30,7 +31,7 @@ const gpx: KnownFormat = {
         .map(({ name, positions, note }) =>
           xmlElement(
             'wpt',
-            gpxDegrees(positions[0]!),
+            gpxDegrees(nth(positions, 0)),
             xmlText('name', name),
             xmlText('desc', note),
           ),
@@ -57,7 +58,7 @@ const geoJson: KnownFormat = {
     const features = places.map((place) => {
       const { name, note, withinMetres, positions } = place;
       const about = { name, note, withinMetres };
-      if (!isLine(place)) return pointFeature(positions[0]!, about);
+      if (!isLine(place)) return pointFeature(nth(positions, 0), about);
       const [first, second] = positions;
       if (positions.length === 2) return lineFeature([first!, second!], about);
       const coordinates = positions.map(

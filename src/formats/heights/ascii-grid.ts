@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../format';
 import { FARTHEST, heightOrVoid, MOST_POSTS, type HeightFormat } from './height-format';
+import { nth } from '../../core/units/nth';
 
 const HEAD =
   /^\s*(ncols|nrows|xll(?:corner|center)|yll(?:corner|center)|cellsize|nodata_value)\s+(\S+)/i;
@@ -88,7 +89,7 @@ export const asciiGrid: HeightFormat = {
     const odd = numbers.findIndex((word) => !HEIGHT.test(word));
     if (odd >= 0) {
       const line = head.value.lines + 1 + Math.floor(odd / columns);
-      const message = `“${numbers[odd]!.slice(0, 20)}” is no height in metres.`;
+      const message = `“${nth(numbers, odd).slice(0, 20)}” is no height in metres.`;
       return fail([fileFault(message, { line, column: (odd % columns) + 1 })]);
     }
     const metres = Float32Array.from(numbers, (word) => {

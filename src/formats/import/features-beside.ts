@@ -5,6 +5,7 @@ import { lengthOf, offsetFromLine, vectorBetween, type PlanePoint } from '../../
 import type { Metres } from '../../core/units/units';
 import { MOST_DISTANCES, type Work } from './thinned';
 import type { Waypoint } from './tracks';
+import { nth } from '../../core/units/nth';
 
 /** A leg as it was made, with its ends. */
 export interface MadeLeg {
@@ -82,13 +83,13 @@ function legFinder(legs: readonly MadeLeg[], work: Work): (point: PlanePoint) =>
       work.distances += near.length;
       let best: Beside | null = null;
       for (const index of near) {
-        const beside = besideLeg(legs[index]!, index, point);
+        const beside = besideLeg(nth(legs, index), index, point);
         if (beside.along >= 0 && isNearer(beside, best)) best = beside;
       }
       // A leg that was not looked at is no nearer than the box of the last one that was.
       const last = near.at(-1);
       const done = near.length === legs.length || work.distances > MOST_DISTANCES;
-      if (done || (best && last !== undefined && best.away < boxDistance(legs[last]!, point))) {
+      if (done || (best && last !== undefined && best.away < boxDistance(nth(legs, last), point))) {
         return best;
       }
     }

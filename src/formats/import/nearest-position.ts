@@ -1,6 +1,7 @@
 import { around } from 'geokdbush';
 import KDBush from 'kdbush';
 import type { Position } from '../../core/readings/position';
+import { nth } from '../../core/units/nth';
 
 const keyOf = ({ latitude, longitude }: Position) => `${latitude} ${longitude}`;
 
@@ -16,13 +17,13 @@ export function nearestPosition(positions: readonly Position[]): (to: Position) 
   }
   const tree = new KDBush(firstAt.size);
   for (const index of firstAt.values()) {
-    tree.add(positions[index]!.longitude, positions[index]!.latitude);
+    tree.add(nth(positions, index).longitude, nth(positions, index).latitude);
   }
   tree.finish();
   const indices = [...firstAt.values()];
   return (to) => {
     // At a position itself no search: there the distances of the tree are rounded.
     const same = firstAt.get(keyOf(to));
-    return same ?? indices[around(tree, to.longitude, to.latitude, 1)[0]!]!;
+    return same ?? nth(indices, nth(around(tree, to.longitude, to.latitude, 1), 0));
   };
 }

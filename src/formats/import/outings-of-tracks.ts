@@ -21,6 +21,7 @@ import { featuresBeside, toCentimetre, type MadeLeg } from './features-beside';
 import { nearestPosition } from './nearest-position';
 import { thinned, type Work } from './thinned';
 import type { Track, Tracks, Waypoint } from './tracks';
+import { nth } from '../../core/units/nth';
 
 /** An outing made of a line, and how. */
 export interface TrackOuting {
@@ -111,7 +112,7 @@ function splitWaypoints({ track, start, points, waypoints }: PlaneTrack, toleran
   const nearest = nearestPosition(track.positions);
   for (const waypoint of waypoints) {
     const index = nearest(waypoint.position);
-    const away = vectorBetween(points[index]!, planePointOf(start, waypoint.position));
+    const away = vectorBetween(nth(points, index), planePointOf(start, waypoint.position));
     if (lengthOf(away) <= tolerance && !atPosition.has(index)) atPosition.set(index, waypoint);
     else beside.push(waypoint);
   }

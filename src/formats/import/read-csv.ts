@@ -16,6 +16,7 @@ import {
   type CsvMapping,
 } from './table-heads';
 import { plainName } from './tracks';
+import { nth } from '../../core/units/nth';
 
 /** A table larger than this is refused, in characters and in rows. */
 const LARGEST_CSV = 8_000_000;
@@ -55,7 +56,7 @@ export function readCells(text: string): Result<readonly (readonly string[])[], 
   if (cells.length < 2) return fail([fileFault('This table has no rows.')]);
   const widest = cells.findIndex(({ length }) => length > MOST_COLUMNS);
   if (widest >= 0) {
-    const found = cells[widest]!.length.toLocaleString('en');
+    const found = nth(cells, widest).length.toLocaleString('en');
     const message = `A row has ${found} columns; at most ${MOST_COLUMNS} are read.`;
     return fail([fileFault(message, { line: widest + 1 })]);
   }
@@ -74,7 +75,7 @@ export function readTable(text: string): Result<CsvTable, FileFault[]> {
   const cells = readCells(text);
   if (!cells.ok) return cells;
   const headAt = Math.max(0, cells.value.slice(0, MOST_ABOVE).findIndex(namesColumns));
-  const head = cells.value[headAt]!;
+  const head = nth(cells.value, headAt);
   const rows = cells.value.slice(headAt + 1);
   if (rows.length === 0) return fail([fileFault('This table has no rows.')]);
   const above = cells.value.slice(0, headAt).map((row) => row.filter(Boolean).join(' '));
@@ -106,12 +107,12 @@ function inColumns(data: readonly (readonly string[])[]): readonly (readonly str
   const head = spaced?.[headAt] === undefined ? null : spacedHead(spaced[headAt]);
   if (!spaced || !head) return data;
   const hasNumbers = recognisedColumns(head)[0] === null;
-  const isWide = WIDE.test(spaced[headAt]!.trim());
+  const isWide = WIDE.test(nth(spaced, headAt).trim());
   return spaced.map((line, index) => {
     if (index < headAt) return [line];
     if (index === headAt) return head;
     const words = line.trim().split(isWide && WIDE.test(line.trim()) ? WIDE : /\s+/);
-    if (!hasNumbers && PAGE_NUMBER.test(words[0]!)) words.shift();
+    if (!hasNumbers && PAGE_NUMBER.test(nth(words, 0))) words.shift();
     const last = words.slice(head.length - 1).join(' ');
     return [...words.slice(0, head.length - 1), ...(last === '' ? [] : [last])];
   });
@@ -142,7 +143,7 @@ export function looksLikeTable(text: string): boolean {
     return named >= 2 || (row.length >= 2 && known.includes('bearing') && !LOG_BEGINS.test(text));
   };
   // A log by hand whose columns have heads is read as a log, which knows more ways of writing.
-  return isFirst(rows[0]!) || rows.some(isWrittenHead) || top.some(isSpacedTable);
+  return isFirst(nth(rows, 0)) || rows.some(isWrittenHead) || top.some(isSpacedTable);
 }
 
 /** A row of heads between commas, below a title. */
@@ -206,13 +207,13 @@ export function outingsOfTable(
       const { outing, lineOfEntry } = read.value;
       outings.push({
         outing: { ...outing, name: log.name },
-        rowOfEntry: lineOfEntry.map((line) => log.rows[line - 1]!),
+        rowOfEntry: lineOfEntry.map((line) => nth(log.rows, line - 1)),
       });
       continue;
     }
     for (const { fault, line } of read.fault) {
-      const row = log.rows[line - 1]!;
-      const text = log.lines[line - 1]!.slice(0, 80);
+      const row = nth(log.rows, line - 1);
+      const text = nth(log.lines, line - 1).slice(0, 80);
       faults.push(fileFault(`Row ${row}, “${text}”: ${faultMessage(fault)}`));
     }
   }

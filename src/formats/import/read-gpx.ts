@@ -5,6 +5,7 @@ import { fileFault, type FileFault } from '../format';
 import { GPX_TYPES } from '../gpx';
 import { isPosition, MOST_POSITIONS, plainName, type Track, type Tracks } from './tracks';
 import { attribute, children, childText, readXml, type XmlNode } from './xml-tree';
+import { nth } from '../../core/units/nth';
 
 /** What in a file can't be read, and where. */
 class Unreadable extends Error {
@@ -73,7 +74,7 @@ function tracksOf(root: XmlNode): Tracks {
   const points = waypoints.map((point, index) => ({
     name: plainName(childText(point, 'name')) || `Point ${index + 1}`,
     note: plainName(childText(point, 'desc'), 500) || undefined,
-    position: places[index]!,
+    position: nth(places, index),
   }));
   return { lines, points, day: dayOf(root) };
 }

@@ -1,5 +1,6 @@
 import type { PlanePoint } from '../../core/units/plane';
 import type { Metres } from '../../core/units/units';
+import { nth } from '../../core/units/nth';
 
 /** Distances computed at most: lines that coil on themselves by the ten thousand are refused. */
 export const MOST_DISTANCES = 20_000_000;
@@ -44,12 +45,12 @@ export function thinned(
 
 /** The point between two that strays farthest from the straight line between them. */
 function farthest(points: readonly PlanePoint[], from: number, to: number) {
-  const a = points[from]!;
-  const [dx, dy] = [points[to]!.east - a.east, points[to]!.north - a.north];
+  const a = nth(points, from);
+  const [dx, dy] = [nth(points, to).east - a.east, nth(points, to).north - a.north];
   const length2 = dx * dx + dy * dy;
   let [index, most] = [from, -1];
   for (let i = from + 1; i < to; i++) {
-    const [x, y] = [points[i]!.east - a.east, points[i]!.north - a.north];
+    const [x, y] = [nth(points, i).east - a.east, nth(points, i).north - a.north];
     const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, (x * dx + y * dy) / length2));
     const metres2 = (x - t * dx) ** 2 + (y - t * dy) ** 2;
     if (metres2 > most) [index, most] = [i, metres2];

@@ -4,6 +4,7 @@ import type { Plan } from '../../core/navigation/route/plan';
 import { nationalReference } from '../../core/place/national-text';
 import { visibleText } from '../../core/units/visible';
 import type { RouteFormat } from './route-format';
+import { nth } from '../../core/units/nth';
 
 /**
  * The columns of the table. `line` holds the lines of the route's text that belong to the point, so
@@ -58,7 +59,7 @@ export const routeCsv: RouteFormat = {
     const data = [
       ...head.map((line): Row => ({ line })),
       ...plan.route.points.map(({ name, note }, index): Row => {
-        const { latitude, longitude } = plan.positions[index]!;
+        const { latitude, longitude } = nth(plan.positions, index);
         const leg = plan.legs[index - 1];
         return {
           number: index,

@@ -1,6 +1,7 @@
 import { lineFeature, pointFeature } from '../geojson';
 import { legAbout } from './leg-about';
 import type { RouteFormat } from './route-format';
+import { nth } from '../../core/units/nth';
 
 /** GeoJSON (RFC 7946): the points in their order, and a line for each leg. */
 export const routeGeoJson: RouteFormat = {
@@ -12,10 +13,10 @@ export const routeGeoJson: RouteFormat = {
     const about = { outing: route.name || 'Route', outingId: route.id };
     const features = [
       ...route.points.map(({ name, note }, index) =>
-        pointFeature(positions[index]!, { kind: 'route-point', number: index, name, note }),
+        pointFeature(nth(positions, index), { kind: 'route-point', number: index, name, note }),
       ),
       ...legs.map((leg) =>
-        lineFeature([positions[leg.number - 1]!, positions[leg.number]!], {
+        lineFeature([nth(positions, leg.number - 1), nth(positions, leg.number)], {
           ...about,
           kind: 'leg',
           number: leg.number,

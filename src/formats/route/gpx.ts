@@ -2,6 +2,7 @@ import { gpxDegrees, gpxFile } from '../gpx';
 import { xmlElement, xmlText } from '../xml';
 import { legAbout } from './leg-about';
 import type { RouteFormat } from './route-format';
+import { nth } from '../../core/units/nth';
 
 /** GPX 1.1: one route whose points have their names, and what is planned for the leg to each. */
 export const routeGpx: RouteFormat = {
@@ -19,7 +20,7 @@ export const routeGpx: RouteFormat = {
           const leg = legs[index - 1];
           return xmlElement(
             'rtept',
-            gpxDegrees(positions[index]!),
+            gpxDegrees(nth(positions, index)),
             xmlText('name', point.name),
             xmlText('cmt', point.note),
             xmlText('desc', leg && legAbout(leg)),

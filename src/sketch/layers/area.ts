@@ -14,12 +14,13 @@ import {
   type LayerLine,
   type Mark,
 } from '../layer';
+import { nth } from '@/core/units/nth';
 
 /** How the line of each outing is broken, so that none needs a colour to be distinguished. */
 const DASHES = ['none', '14 6', '3 6', '16 5 3 5', '8 4', '22 4 3 4 3 4'] as const;
 
 /** The dashes of an outing's line; after six outings they begin again, with their number. */
-export const dashesOf = (outing: number): string => DASHES[outing % DASHES.length]!;
+export const dashesOf = (outing: number): string => nth(DASHES, outing % DASHES.length);
 
 const MOST_ELLIPSES = 500;
 /** Names that an area sketch bears; the list of points has the others. */
@@ -39,7 +40,7 @@ export function areaLayers(survey: Survey, hidden: ReadonlySet<number>): Layer[]
 
 function outingLayer(survey: Survey, outing: number, names: readonly Mark[]): Layer {
   const { party, places } = survey;
-  const { solution } = party.members[outing]!;
+  const { solution } = nth(party.members, outing);
   const at = (station: number) => places.at(party.nodes.of({ outing, station }));
   const lines = Array.from(solution.legs, (leg): LayerLine => ({
     kind: 'leg',
@@ -80,7 +81,7 @@ function namesOf({ party, places }: Survey, isHidden: (outing: number) => boolea
   return party.nodes.all.flatMap(({ name, stations }, node): Mark[] => {
     if (stations.every(({ outing }) => isHidden(outing))) return [];
     const isNamed = stations.some(
-      ({ outing, station }) => givenName(party.members[outing]!.solution, station) !== null,
+      ({ outing, station }) => givenName(nth(party.members, outing).solution, station) !== null,
     );
     if (!isNamed && node !== 0) return [];
     const kind = node === 0 ? 'start' : 'station';
@@ -97,7 +98,7 @@ export function sureLayer({ places }: Survey): Layer {
     .map((node): LayerEllipse => ({
       kind: 'place',
       ...places.at(node),
-      ellipse: ellipse(covariances[node]!),
+      ellipse: ellipse(nth(covariances, node)),
     }));
   return { ...NO_LAYER, ellipses };
 }

@@ -2,6 +2,7 @@ import { contoursAt, insideParts, levelsOf } from '@/core/terrain/contours';
 import type { HeightField } from '@/core/terrain/height-field';
 import type { Metres } from '@/core/units/units';
 import { NO_LAYER, type Layer, type LayerLine } from '../layer';
+import { nth } from '@/core/units/nth';
 
 /** At what scale the ground is drawn, and what heights are shown in. */
 export interface GroundScale {
@@ -24,8 +25,8 @@ function gradientAt(field: HeightField, share: number): number {
   const found: number[] = [];
   const every = Math.max(1, Math.floor(metres.length / 20_000));
   for (let post = 0; post + columns + 1 < metres.length; post += every) {
-    const [east, north] = [metres[post + 1]!, metres[post + columns]!];
-    const rise = Math.hypot(east - metres[post]!, north - metres[post]!) / cellMetres;
+    const [east, north] = [nth(metres, post + 1), nth(metres, post + columns)];
+    const rise = Math.hypot(east - nth(metres, post), north - nth(metres, post)) / cellMetres;
     if ((post + 1) % columns !== 0 && !Number.isNaN(rise)) found.push(rise);
   }
   found.sort((a, b) => a - b);

@@ -4,6 +4,7 @@ import type { Position } from '@/core/readings/position';
 import { polar, sumOf } from '@/core/units/plane';
 import { visibleText } from '@/core/units/visible';
 import { NO_LAYER, type Layer, type LayerLine, type Mark } from '../layer';
+import { nth } from '@/core/units/nth';
 
 /** What a plan is drawn with: the track of an outing that follows it. */
 export interface WalkedOn {
@@ -28,17 +29,18 @@ export function planLayer({ route, positions, legs }: Plan, walked: WalkedOn | n
     const isRepeated = route.points
       .slice(0, number)
       .some(
-        (earlier, index) => earlier.name === name && isSame(positions[index]!, positions[number]!),
+        (earlier, index) =>
+          earlier.name === name && isSame(nth(positions, index), nth(positions, number)),
       );
     return {
       key: `p${number}`,
       kind: isAttack ? 'attack' : 'point',
       text: isRepeated ? '' : visibleText(name),
-      ...points[number]!,
+      ...nth(points, number),
     };
   });
   const lines = legs.flatMap(({ number, aim }): LayerLine[] => {
-    const [from, to] = [points[number - 1]!, points[number]!];
+    const [from, to] = [nth(points, number - 1), nth(points, number)];
     const leg: LayerLine = { kind: 'route', number, points: [from, to] };
     if (!aim?.ok) return [leg];
     const { bearingDegrees, distanceMetres } = aim.aim;
@@ -51,7 +53,7 @@ export function planLayer({ route, positions, legs }: Plan, walked: WalkedOn | n
     ...NO_LAYER,
     ellipses: legs.map(({ number, ellipse }) => ({
       kind: 'place',
-      ...points[number]!,
+      ...nth(points, number),
       ellipse,
     })),
     lines: track.length > 1 ? [...lines, { kind: 'walked', points: track }] : lines,
@@ -67,7 +69,7 @@ export function hundredsLayer({ positions, legs }: Plan): Layer {
   const [origin] = positions;
   if (!origin) return NO_LAYER;
   const marks = legs.flatMap(({ number, metres, bearing }) => {
-    const from = planePointOf(origin, positions[number - 1]!);
+    const from = planePointOf(origin, nth(positions, number - 1));
     const count = Math.max(0, Math.ceil(metres / HUNDRED) - 1);
     return Array.from({ length: count }, (_, index): Mark => ({
       key: `h${number} ${index}`,

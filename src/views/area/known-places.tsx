@@ -10,6 +10,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from './area.module.css';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 /** Places whose position a map tells: readings like any other, and good ones. */
 export function KnownPlaces({ open, survey }: { open: OpenArea; survey: Survey }) {
@@ -26,7 +27,7 @@ export function KnownPlaces({ open, survey }: { open: OpenArea; survey: Survey }
   const add = () => {
     const { position } = place;
     if (node === null || !position) return;
-    const station = areaStationOf(answer.found, survey.party.nodes.all[node]!.stations[0]!);
+    const station = areaStationOf(answer.found, nth(nth(survey.party.nodes.all, node).stations, 0));
     setPlace(placeTextOf(undefined));
     setNode(null);
     void actions.change((before) => ({

@@ -13,6 +13,7 @@ import styles from './area.module.css';
 import { LineSample } from './map/line-sample';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 interface Props {
   open: OpenArea;
@@ -34,7 +35,7 @@ export function Members({ open, hidden, onHidden }: Props) {
     <Section id="area-outings" title={WORDS.outings}>
       <ul className={styles.rows}>
         {members.map(({ solution }, outing) => {
-          const id = ids[outing]!;
+          const id = nth(ids, outing);
           const warnings = headerWarnings(solution, figureUnits());
           const name = visibleText(solution.outing.name) || WORDS.untitled;
           return (

@@ -6,6 +6,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from './area.module.css';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 /** Stations that may be one: asked, never assumed. */
 export function OnePlace({ open }: { open: OpenArea }) {
@@ -18,7 +19,7 @@ export function OnePlace({ open }: { open: OpenArea }) {
     return index < 0 ? '' : visibleText(nameOf(found, index));
   };
   const title = (stations: readonly AreaStation[]) =>
-    WORDS.sameName(visibleText(stations[0]!.station), stations.map(outingName).join(', '));
+    WORDS.sameName(visibleText(nth(stations, 0).station), stations.map(outingName).join(', '));
   const nameIn = (each: AreaStation) => `${visibleText(each.station)} (${outingName(each)})`;
   const asked = [
     ...named.map((stations) => ({ stations, words: title(stations) })),

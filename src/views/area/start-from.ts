@@ -8,6 +8,7 @@ import { ownPaces } from '@/views/shared/data/own-paces';
 import dayjs from 'dayjs';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 /**
  * Stores a new outing that begins at a place of the area, and joins it there; resolves to its id,
@@ -20,8 +21,8 @@ export async function startFrom(
   walker: number,
 ): Promise<string | null> {
   const { party, places } = survey;
-  const { name, stations } = party.nodes.all[node]!;
-  const like = party.members[walker]!.solution.outing;
+  const { name, stations } = nth(party.nodes.all, node);
+  const like = nth(party.members, walker).solution.outing;
   const position = positionOfStation(places, node);
   const id = crypto.randomUUID();
   const outing: Outing = {
@@ -39,7 +40,7 @@ export async function startFrom(
     return null;
   }
   askToKeep();
-  const here = areaStationOf(open.answer.found, stations[0]!);
+  const here = areaStationOf(open.answer.found, nth(stations, 0));
   const outcome = await open.actions.change((area) => ({
     ...area,
     outings: [...area.outings, id],

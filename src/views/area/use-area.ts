@@ -43,7 +43,11 @@ function useStored(id: string): StoredState {
       const database = browserDatabase();
       const { state: area, damage } = await areaLogs.stored(database, id);
       const { outings } = await listedOutings(database);
-      return { area, damaged: damage !== null, outings: outings.map(({ state: { document: outing } }) => outing) };
+      return {
+        area,
+        damaged: damage !== null,
+        outings: outings.map(({ state: { document: outing } }) => outing),
+      };
     }).subscribe({
       next: (stored) => setState({ status: 'ready', ...stored }),
       error: (error: unknown) => setState({ status: 'failed', fault: storeFault(error) }),

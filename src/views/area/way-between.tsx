@@ -21,6 +21,7 @@ import { startFrom } from './start-from';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
 import { leaveFor } from '@/store/browser-database';
+import { nth } from '@/core/units/nth';
 
 /** The two places that a way is asked for. */
 export interface WayEnds {
@@ -37,7 +38,7 @@ interface Props {
 
 /** The name of a place; a number says whose log it is from. */
 function placeName({ party }: Survey, node: number): string {
-  const { name, stations } = party.nodes.all[node]!;
+  const { name, stations } = nth(party.nodes.all, node);
   const [first] = stations;
   if (!/^\d+$/.test(name) || !first) return visibleText(name);
   return `${name} (${visibleText(nameOf(party, first.outing))})`;
@@ -129,12 +130,12 @@ function WalkerChoice({ survey: { party }, walker, onWalker }: WalkerProps) {
 /** What the counter follows: the bearing, how far, and to what. */
 function toCount(survey: Survey, walker: number, from: number, to: number) {
   const { bearing, distanceMetres } = areaWay(survey, walker, from, to);
-  const { solution } = survey.party.members[walker]!;
+  const { solution } = nth(survey.party.members, walker);
   const { degrees, north } = shownBearing(bearing, northShown(solution));
   return {
     follow: `${bearingDigits(degrees)}${NORTH_LETTERS[north]}`,
     metres: distanceMetres.toFixed(1),
-    to: survey.party.nodes.all[to]!.name,
+    to: nth(survey.party.nodes.all, to).name,
   };
 }
 
@@ -152,7 +153,7 @@ interface WaysProps extends StretchProps {
 function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
   const [by, setBy] = useState<Shortest>('metres');
   const walked = useMemo(() => walkedWay(survey, from, to, by), [survey, from, to, by]);
-  const stretches = walked?.nodes.slice(1).map((node, i) => [walked.nodes[i]!, node] as const);
+  const stretches = walked?.nodes.slice(1).map((node, i) => [nth(walked.nodes, i), node] as const);
   const straight = areaWay(survey, walker, from, to);
   return (
     <div data-testid="area-ways">
@@ -184,7 +185,9 @@ function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
               </li>
             ))}
           </ol>
-          <PressButton onClick={() => void onWalk(walked.nodes[1]!)}>{WORDS.walkLegs}</PressButton>
+          <PressButton onClick={() => void onWalk(nth(walked.nodes, 1))}>
+            {WORDS.walkLegs}
+          </PressButton>
         </>
       ) : (
         <p className={page.soft}>{WORDS.noWalked}</p>
@@ -195,7 +198,7 @@ function Ways({ survey, from, to, walker, onWalk }: WaysProps) {
 
 function WayWords({ survey, from, to, walker }: StretchProps) {
   const way = areaWay(survey, walker, from, to);
-  const { solution } = survey.party.members[walker]!;
+  const { solution } = nth(survey.party.members, walker);
   const { degrees, north } = shownBearing(way.bearing, northShown(solution));
   return (
     <>

@@ -21,6 +21,7 @@ import { clearedDraft } from './use-draft';
 import styles from './fix.module.css';
 import { WayTo } from './way-to';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 interface Props {
   here: FixHere;
@@ -106,7 +107,7 @@ function Notes({ here, solution }: { here: FixHere; solution: Solution }) {
           {crossings
             .map(({ position, fix }) => WORDS.crossing(position, fix.ellipse.semiMajorMetres))
             .join('; ')}
-          . {WORDS.ahead(crossings[0]!.fix.bearings[0]?.readDegrees ?? 0)}
+          . {WORDS.ahead(nth(crossings, 0).fix.bearings[0]?.readDegrees ?? 0)}
         </p>
       )}
       {compass && <p>{WORDS.compassHere(compass.degrees, compass.sigmaDegrees)}</p>}

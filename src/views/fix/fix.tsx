@@ -22,6 +22,7 @@ import { FixPage } from './fix-page';
 import { useDraft } from './use-draft';
 import { useKnown, type Known } from './use-known';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 /** Where one is on the map: of the outing that the address names, or without one. */
 export function Fix() {
@@ -62,7 +63,7 @@ const scratch = ({ name, positions }: KnownPlace, declination: DeclinationSettin
   date: { day: dayjs().format('YYYY-MM-DD') },
   declination,
   convergence: { source: 'model' },
-  entries: [{ kind: 'known', name, position: positions[0]! }],
+  entries: [{ kind: 'known', name, position: nth(positions, 0) }],
 });
 
 /** The declination that was typed for a fix; the model's where none was. */

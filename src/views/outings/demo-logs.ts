@@ -1,4 +1,5 @@
 import type { Area } from '@/core/model/area';
+import { nth } from '@/core/units/nth';
 
 /** The demo outings: of one day on the plateau, by three people from one landing. */
 export const DEMO_LOGS = [
@@ -35,7 +36,7 @@ export const DEMO_AREA: Area = {
   method: 'least-squares',
   outings: DEMO_LOGS.map(({ id }) => id),
   same: SHARED.map((station) => ({
-    stations: HAVE[station].map((index) => ({ outing: DEMO_LOGS[index]!.id, station })),
+    stations: HAVE[station].map((index) => ({ outing: nth(DEMO_LOGS, index).id, station })),
   })),
   apart: [],
 };

@@ -19,6 +19,7 @@ import { viewUrl } from '@/views/views';
 import { openDemoRoute } from './demo-route';
 import styles from './route.module.css';
 import { WORDS } from './words';
+import { nth } from '@/core/units/nth';
 
 /** A route of today with the person's own paces. */
 async function newRoute(name: string): Promise<Route> {
@@ -38,7 +39,7 @@ async function storeAndOpen(route: Route): Promise<string | null> {
 /** The places of a file: its own route, or one of today where it tells neither day nor paces. */
 async function routeOfFile(file: File): Promise<{ route: Route } | { words: string }> {
   const read = readRouteFile(file.name, await file.text(), crypto.randomUUID());
-  if (!read.ok) return { words: faultMessage(read.fault[0]!.fault) };
+  if (!read.ok) return { words: faultMessage(nth(read.fault, 0).fault) };
   const { declination, paces, points, name, id } = read.value;
   const isBare = declination.source === 'none' && paces.length === 0;
   return { route: isBare ? { ...(await newRoute(name)), id, points } : read.value };

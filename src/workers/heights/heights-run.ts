@@ -17,6 +17,7 @@ import { fail, type Result } from '../../core/units/result';
 import { fileFault, type FileFault } from '../../formats/format';
 import { readHeights, type ReadHeights } from '../../formats/heights';
 import type { Position } from '../../core/readings/position';
+import { nth } from '../../core/units/nth';
 
 /** Files of heights, and the points of a route. Plain data, so that it can be posted. */
 export interface HeightsJob {
@@ -74,7 +75,7 @@ export async function runHeights(
   const grids = read.map(({ grid }) => grid);
   const legs = positions.slice(1).map((to, index) => {
     onProgress(index / (positions.length - 1));
-    return legHeights(grids, positions[index]!, to);
+    return legHeights(grids, nth(positions, index), to);
   });
   return { kind: 'read', legs, isOfMap: read.some(({ isOfMap }) => isOfMap) };
 }

@@ -3,6 +3,7 @@ import { imageSize } from 'image-size';
 import { isTiff, readGeoTags } from '../../formats/picture/geo-tags';
 import { openTiff, orientationOf, upright } from '../../formats/picture/tiff';
 import { MOST_BYTES, MOST_PIXELS, type PictureAnswer } from './pictures-protocol';
+import { nth } from '../../core/units/nth';
 
 const THUMBNAIL = 320;
 /** Of a photograph on paper: finer than a finger, and a fifth of the bytes. */
@@ -25,9 +26,9 @@ async function decodeTiff(file: Blob): Promise<Decoded> {
   const colours = (await image.readRGB({ interleave: true })) as Uint8Array;
   const pixels = new Uint8ClampedArray(image.getWidth() * image.getHeight() * 4);
   for (let i = 0, from = 0; i < pixels.length; i += 4, from += 3) {
-    pixels[i] = colours[from]!;
-    pixels[i + 1] = colours[from + 1]!;
-    pixels[i + 2] = colours[from + 2]!;
+    pixels[i] = nth(colours, from);
+    pixels[i + 1] = nth(colours, from + 1);
+    pixels[i + 2] = nth(colours, from + 2);
     pixels[i + 3] = 255;
   }
   // What says where it is counts its pixels as they are in the file.

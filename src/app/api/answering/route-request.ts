@@ -9,6 +9,7 @@ import { readPlace } from '@/core/place/place-text';
 import { isCalendarDay } from '@/core/readings/calendar';
 import { isStationName } from '@/core/readings/name';
 import { Refused } from './refusal';
+import { nth } from '@/core/units/nth';
 
 const MOST_POINTS = 500;
 
@@ -57,7 +58,7 @@ export function readRouteRequest(text: string): RouteRequest {
 function headLine(line: string, path: string): Route {
   const read = readRouteText(line.replace(/[\n\r]/g, ' '), 'request');
   if (read.ok) return read.value;
-  const { fault } = read.fault[0]!;
+  const { fault } = nth(read.fault, 0);
   throw new Refused(400, { message: faultMessage(fault), path, expected: expectedText(fault) });
 }
 

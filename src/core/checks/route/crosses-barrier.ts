@@ -2,6 +2,7 @@ import { lengthText } from '../../units/figures';
 import { planePointOf } from '../../place/geodesic';
 import { lengthOf, meetingShares, ORIGIN, scaled, vectorBetween } from '../../units/plane';
 import type { RouteCheck, RouteWarning } from './route-check';
+import { nth } from '../../units/nth';
 
 /** A leg that meets the barrier so near a gate goes through it. Common practice, no source. */
 const AT_CROSSING_METRES = 15;
@@ -14,7 +15,7 @@ const MOST_ROUND_METRES = 1000;
  */
 export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, crossings }, units) =>
   legs.flatMap(({ number, metres }) => {
-    const [from, to] = [positions[number - 1]!, positions[number]!];
+    const [from, to] = [nth(positions, number - 1), nth(positions, number)];
     const end = planePointOf(from, to);
     const gates = crossings.map(({ name, position }) => ({
       name,
@@ -23,7 +24,7 @@ export const crossesBarrier: RouteCheck = ({ legs, positions }, { barriers, cros
     return barriers.flatMap(({ name, positions: corners }): RouteWarning[] => {
       const plane = corners.map((corner) => planePointOf(from, corner));
       const shares = plane.slice(1).flatMap((point, index) => {
-        const met = meetingShares([ORIGIN, end], [plane[index]!, point]);
+        const met = meetingShares([ORIGIN, end], [nth(plane, index), point]);
         return met?.every((share) => share >= 0 && share <= 1) ? [met[0]] : [];
       });
       const over = shares

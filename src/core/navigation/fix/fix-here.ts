@@ -33,6 +33,7 @@ import { asWalked, type Solution } from '../../survey/solution';
 import { lengthOf } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
 import type { Degrees } from '../../units/units';
+import { nth } from '../../units/nth';
 
 /** A bearing of the draft of a fix, as it was typed. */
 export interface DraftSight {
@@ -89,7 +90,7 @@ export interface FixHere extends EarthAnswer {
 
 export const markOf = ({ name, positions, withinMetres }: KnownPlace): KnownMark => ({
   name,
-  position: positions[0]!,
+  position: nth(positions, 0),
   sigmaMetres: squareSigma(withinMetres),
 });
 
@@ -97,7 +98,7 @@ export const markOf = ({ name, positions, withinMetres }: KnownPlace): KnownMark
 export function nearestFirst(known: readonly KnownPlace[], at: Position | null): KnownPlace[] {
   if (!at) return [...known];
   const metres = new Map(
-    known.map((place) => [place, lengthOf(planePointOf(at, place.positions[0]!))]),
+    known.map((place) => [place, lengthOf(planePointOf(at, nth(place.positions, 0)))]),
   );
   return [...known].sort((a, b) => (metres.get(a) ?? 0) - (metres.get(b) ?? 0));
 }

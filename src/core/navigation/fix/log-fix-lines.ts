@@ -3,6 +3,7 @@ import { roundedPosition } from '../../readings/position';
 import { nameKey } from '../../readings/name';
 import { stationName, type Solution } from '../../survey/solution';
 import type { FixDraft, FixHere } from './fix-here';
+import { nth } from '../../units/nth';
 
 /**
  * The lines that a fix adds to a log: the places that were sighted, and the sightings, which give
@@ -25,7 +26,7 @@ export function logLinesOf(solution: Solution, draft: FixDraft, here: FixHere): 
     if (!sight || !place || !bearing) return [];
     const key = nameKey(place.name);
     const { withinMetres } = place;
-    const position = place.positions[0]!;
+    const position = nth(place.positions, 0);
     const known: Entry[] = isKnown.has(key)
       ? []
       : [

@@ -5,6 +5,7 @@ import type { HeightField } from '../../terrain/height-field';
 import { heightInGrid, type HeightGrid } from '../../terrain/height-grid';
 import type { Bounds, PlanePoint } from '../../units/plane';
 import { radians, type Metres } from '../../units/units';
+import { nth } from '../../units/nth';
 
 /** A degree of latitude, on a sphere of the earth's mean radius (IUGG). */
 const METRES_PER_DEGREE = 111_195;
@@ -166,7 +167,7 @@ export function degreesOf(grid: HeightGrid): DegreeBounds {
   );
   const found = around.map((point) => plane.value.inverse(point));
   const latitudes = found.map(({ latitude }) => latitude);
-  const first = found[0]!.longitude;
+  const first = nth(found, 0).longitude;
   const longitudes = found.map(({ longitude }) => first + turnTo(longitude - first));
   return {
     south: Math.min(...latitudes),

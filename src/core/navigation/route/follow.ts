@@ -18,6 +18,7 @@ import { wayOnEarth, type Way } from '../ways/way';
 import type { RouteLeg } from './leg';
 import type { Plan } from './plan';
 import { headerAt } from './points';
+import { nth } from '../../units/nth';
 
 /** A planned leg beside what was walked between its two points, by the log. */
 interface Compared {
@@ -116,7 +117,7 @@ function comparedLegs(
     if (from === undefined || to === undefined) return [];
     const walked = solution.places.relative(from, to);
     const at = positionOfStation(solution.places, to);
-    const point = plan.positions[leg.number]!;
+    const point = nth(plan.positions, leg.number);
     const isTrue = solution.places.frame.north === 'true';
     return {
       leg,
@@ -138,7 +139,7 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   const { places, current } = solution;
   // At a point that was recognised one is where the map puts it, not where the log does.
   const isAtPoint = stations.get(reached) === current;
-  const here = isAtPoint ? plan.positions[reached]! : positionOfStation(places, current);
+  const here = isAtPoint ? nth(plan.positions, reached) : positionOfStation(places, current);
   const compared = comparedLegs(solution, plan, stations);
   const target = plan.positions[reached + 1];
   const nowhere = { alongMetres: 0, rightMetres: 0, way: null, within95Metres: NaN };
@@ -146,7 +147,7 @@ export function followRoute(solution: Solution, plan: Plan): Followed {
   if (!next || !here || !target) {
     return { reached, next, here, compared, ...nowhere, ...unset };
   }
-  const before = plan.positions[reached]!;
+  const before = nth(plan.positions, reached);
   const line = planePointOf(before, target);
   const off = offsetFromLine(planePointOf(before, here), ORIGIN, line);
   const vector = planePointOf(here, target);
@@ -181,7 +182,7 @@ export function replannedFrom(
 ): Route {
   const left = route.points.slice(reached + 1).map((point, index) => {
     const { paper: _paper, ...rest } = point;
-    return { ...rest, position: positions[reached + 1 + index]! };
+    return { ...rest, position: nth(positions, reached + 1 + index) };
   });
   return { ...route, id, points: [{ name: 'Here', position: here }, ...left] };
 }

@@ -6,6 +6,7 @@ import { visibleText } from '../../units/visible';
 import { arrivalMinutes, clockText, planTime } from './clock';
 import type { RouteLeg } from './leg';
 import type { Plan } from './plan';
+import { nth } from '../../units/nth';
 
 /** In degrees, which every rescue service reads, and as the maps of the country have it. */
 const place = (position: Position) =>
@@ -28,14 +29,14 @@ export function leaveText(plan: Plan, sunset: number | null, units: FigureUnits)
   const lines = [
     `Route: ${route.name || 'without a name'}`,
     route.party && `Who: ${route.party}`,
-    start && `Start: ${start.name} (${place(positions[0]!)})`,
+    start && `Start: ${start.name} (${place(nth(positions, 0))})`,
     (day ?? leaving) && `Leaving: ${[day, leaving].filter(Boolean).join(' ')}`,
     ...legs.map((leg) => {
       const set = leg.set
         ? `${bearingText(leg.set.degrees, units)} ${leg.set.north}`
         : 'no bearing';
       return (
-        `${leg.number}. To ${leg.to} (${place(positions[leg.number]!)}): ${set}, ` +
+        `${leg.number}. To ${leg.to} (${place(nth(positions, leg.number))}): ${set}, ` +
         `${lengthText(leg.metres, units)}, by ${planTime(plan, leg.minutesFromStart)}` +
         aimedText(leg)
       );

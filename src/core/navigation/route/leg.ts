@@ -31,6 +31,7 @@ import { speedOn } from '../ways/ground-speeds';
 import { NAISMITH_KMH } from '../ways/walk-time';
 import { gridOfRoute, northsAt } from './points';
 import { legMinutes } from './timing';
+import { nth } from '../../units/nth';
 
 /** A point is seen from so far, where the route doesn't say. Common practice, no source. */
 const USUAL_SIGHT_METRES = 50;
@@ -200,7 +201,7 @@ export function routeLeg(
   [from, to]: readonly [Position, Position],
   models: EarthModels | null,
 ): Result<LegAlone, Fault> {
-  const point = route.points[index]!;
+  const point = nth(route.points, index);
   const plan = point.leg ?? {};
   const vector = planePointOf(from, to);
   const walked = walkOf(route, from, vector, plan.ground, models);
@@ -223,7 +224,7 @@ export function routeLeg(
     walk,
     vector,
     number: index,
-    from: route.points[index - 1]!.name,
+    from: nth(route.points, index - 1).name,
     to: point.name,
     plan,
     isAttack: point.isAttack === true,

@@ -13,6 +13,7 @@ import type { Bearing } from '../../units/bearing';
 import { polar, sumOf } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
 import type { Header } from '../../model/header';
+import { nth } from '../../units/nth';
 
 /** What can't be used of a route: by the number of its point, or null for its head. */
 export interface RouteFault {
@@ -74,7 +75,7 @@ function paperEnd(
   index: number,
   models: EarthModels | null,
 ): Result<Position, Fault> {
-  const { paper } = route.points[index]!;
+  const { paper } = nth(route.points, index);
   if (!paper) throw new RangeError(`point ${index} is not measured on paper`);
   const norths = northsAt(route, from, models);
   if (!norths.ok) return norths;
@@ -105,7 +106,7 @@ export function routePositions(
       positions.push(point.position);
       continue;
     }
-    const end = paperEnd(route, positions[index - 1]!, index, models);
+    const end = paperEnd(route, nth(positions, index - 1), index, models);
     if (!end.ok) return fail({ fault: end.fault, point: index });
     positions.push(end.value);
   }

@@ -4,6 +4,7 @@ import type { PlanePoint } from '../../units/plane';
 import type { Metres } from '../../units/units';
 import { composed, inverted, toPlane, turnOfAreas, weightAt } from './transform';
 import type { Homography, Pixel } from './transform';
+import { nth } from '../../units/nth';
 
 /**
  * Ties a picture to a plane by points that are known in both, with the least squares of their
@@ -178,7 +179,7 @@ function projective(pairs: readonly Pair[]): Homography | null {
     }
     const step = solved(jacobian, right);
     if (!step) return null;
-    h = h.map((value, index) => value + step[index]!);
+    h = h.map((value, index) => value + nth(step, index));
     if (Math.max(...step.map(Math.abs)) < SETTLED) break;
   }
   return h && fromParameters(h);
@@ -209,8 +210,8 @@ export function fitPicture(
   if (isFlat || isOnePoint(pixels) || isOnePoint(places)) return fail({ code: 'in-line' });
   const [ofPixels, ofPlaces] = [normalising(pixels), normalising(places)];
   const pairs = points.map((_point, index): Pair => {
-    const { east: x, north: y } = toPlane(ofPixels, pixels[index]!);
-    const { east: u, north: v } = toPlane(ofPlaces, places[index]!);
+    const { east: x, north: y } = toPlane(ofPixels, nth(pixels, index));
+    const { east: u, north: v } = toPlane(ofPlaces, nth(places, index));
     return { x, y, u, v };
   });
   const found = FITTERS[kind](pairs);

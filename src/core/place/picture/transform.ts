@@ -1,4 +1,5 @@
 import type { PlanePoint } from '../../units/plane';
+import { nth } from '../../units/nth';
 
 /** A point of a picture, in pixels right and down from its upper left corner. */
 export interface Pixel {
@@ -36,7 +37,7 @@ export function toPixel(inverse: Homography, { east, north }: PlanePoint): Pixel
 /** One map after another: the matrix product. */
 export function composed(second: Homography, first: Homography): Homography {
   const cell = (row: number, column: number) =>
-    second[row]!.reduce((sum, value, k) => sum + value * first[k]![column]!, 0);
+    nth(second, row).reduce((sum, value, k) => sum + value * nth(nth(first, k), column), 0);
   const row = (index: number) => [cell(index, 0), cell(index, 1), cell(index, 2)] as const;
   return [row(0), row(1), row(2)];
 }

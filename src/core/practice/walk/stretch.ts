@@ -2,6 +2,7 @@ import { polar, type PlanePoint } from '../../units/plane';
 import type { Degrees, Metres } from '../../units/units';
 import { isInside, isWater, isWood, type Country } from '../country/country';
 import { crossings } from '../country/ground-lines';
+import { nth } from '../../units/nth';
 
 /** Metres of one pace in the open, and in a wood: another ground is another stride. */
 export interface Stride {
@@ -82,7 +83,7 @@ export function walkStraight(
   const pacesAt = (metres: Metres) => {
     const mark = Math.min(Math.floor(metres / LOOK_METRES), marks.length - 1);
     const perPace = woods[mark] ? stride.wood : stride.open;
-    return marks[mark]! + (metres - mark * LOOK_METRES) / perPace;
+    return nth(marks, mark) + (metres - mark * LOOK_METRES) / perPace;
   };
   const lines = (
     [

@@ -2,6 +2,7 @@ import type { Fault } from '../../faults/fault';
 import type { Position } from '../position';
 import { MOST_MINUTES } from '../../units/ranges';
 import { fail, ok, type Result } from '../../units/result';
+import { nth } from '../../units/nth';
 
 type Letter = 'N' | 'S' | 'E' | 'W';
 interface Angle {
@@ -40,7 +41,7 @@ function grouped(text: string): Angle[] | null {
     const half = bare.length / 2;
     angles.push({ numbers: bare.slice(0, half), letter: null });
     angles.push({ numbers: bare.splice(half), letter: null });
-    return angles[0]!.numbers.length > 0 ? angles : null;
+    return nth(angles, 0).numbers.length > 0 ? angles : null;
   }
   return angles.length === 2 && (prefixed || bare.length === 0) ? angles : null;
 }

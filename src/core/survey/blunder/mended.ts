@@ -5,6 +5,7 @@ import { radians } from '../../units/units';
 import { polar, scaled, sumOf, type PlanePoint } from '../../units/plane';
 import { localOf, localTurn, sharedMoves } from '../party/checked';
 import { moved, times } from './two-by-two';
+import { nth } from '../../units/nth';
 
 /** A line that lies elsewhere. */
 export interface Change {
@@ -26,7 +27,7 @@ export const vectorOf = ({
 
 /** The network with a line that lies elsewhere. */
 export function withLine(network: Network, index: number, instead: Instead): Network {
-  const line = network.lines[index]!;
+  const line = nth(network.lines, index);
   const { east, north } = vectorOf(instead);
   const metres = Math.hypot(east, north);
   const bearing = metres === 0 ? radians(instead.bearingDegrees) : Math.atan2(east, north);
@@ -41,15 +42,15 @@ export function squareAfter(adjusted: Adjusted, changes: readonly Change[]): num
   const pulls = new Float64Array(count);
   let square = adjusted.chiSquare;
   for (const { line: index, instead } of changes) {
-    const { from, to, weight, east, north } = lines[index]!;
+    const { from, to, weight, east, north } = nth(lines, index);
     const there = vectorOf(instead);
     const shift = { east: there.east - east, north: there.north - north };
     const { own } = sharedMoves(adjusted, index);
     const turn = localTurn(adjusted, index);
     const by = sumOf(moved(own, shared.values), scaled(turn, localOf(adjusted, index)));
     const residual = {
-      east: east + by.east - (places[2 * to]! - places[2 * from]!),
-      north: north + by.north - (places[2 * to + 1]! - places[2 * from + 1]!),
+      east: east + by.east - (nth(places, 2 * to) - nth(places, 2 * from)),
+      north: north + by.north - (nth(places, 2 * to + 1) - nth(places, 2 * from + 1)),
     };
     const pull = times(weight, shift);
     square += 2 * (pull.east * residual.east + pull.north * residual.north);
@@ -58,24 +59,25 @@ export function squareAfter(adjusted: Adjusted, changes: readonly Change[]): num
     right[2 * to + 1]! += pull.north;
     right[2 * from]! -= pull.east;
     right[2 * from + 1]! -= pull.north;
-    const { local } = lines[index]!;
+    const { local } = nth(lines, index);
     if (local !== -1) right[2 * local]! -= turn.east * pull.east + turn.north * pull.north;
     for (let i = 0; i < count; i++) {
-      pulls[i]! += pull.east * own[i]! + pull.north * own[count + i]!;
+      pulls[i]! += pull.east * nth(own, i) + pull.north * nth(own, count + i);
     }
   }
   right[0] = 0;
   right[1] = 0;
   const solved = right.slice();
   factor.solve(solved, 1);
-  for (let row = 2; row < right.length; row++) square -= right[row]! * solved[row]!;
+  for (let row = 2; row < right.length; row++) square -= nth(right, row) * nth(solved, row);
   // What the shared errors would take of it: b's = -J'WΔ + (N⁻¹A'WJ)'·A'WΔ.
   const b = pulls.map((value) => -value);
   for (let row = 2; row < right.length; row++) {
-    for (let i = 0; i < count; i++) b[i]! += effects[row * count + i]! * right[row]!;
+    for (let i = 0; i < count; i++) b[i]! += nth(effects, row * count + i) * nth(right, row);
   }
   for (let i = 0; i < count; i++) {
-    for (let j = 0; j < count; j++) square -= b[i]! * shared.covariance[i * count + j]! * b[j]!;
+    for (let j = 0; j < count; j++)
+      square -= nth(b, i) * nth(shared.covariance, i * count + j) * nth(b, j);
   }
   return square;
 }

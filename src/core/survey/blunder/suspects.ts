@@ -12,6 +12,7 @@ import { nameOf, type LineSource, type Party } from '../party/party';
 import { closuresOf } from '../party/closures';
 import type { Survey } from '../party/survey';
 import { wrongStations } from './wrong-station';
+import { nth } from '../../units/nth';
 
 /** A slip that would explain what the loops came out as. */
 export interface Suspect {
@@ -169,9 +170,9 @@ function pairs(party: Party, first: Weighed): Weighed[] {
 function suspectOf(party: Party, weighed: Weighed, probability: number): Suspect {
   const { slip, line, instead, goesOn, chiSquareLeft, second } = weighed;
   const { members } = party;
-  const source = party.sources[line]!;
+  const source = nth(party.sources, line);
   const says = (each: Weighed) => {
-    const { leg, outing } = party.sources[each.line]!;
+    const { leg, outing } = nth(party.sources, each.line);
     const whose = members.length > 1 ? ` of ${nameOf(party, outing)}` : '';
     return `Leg ${leg}${whose}: ${each.instead.says}.`;
   };
@@ -186,7 +187,7 @@ function suspectOf(party: Party, weighed: Weighed, probability: number): Suspect
     chiSquareLeft,
     metresLeft: Math.max(0, ...left),
     message: [weighed, ...(second ? [second] : [])].map(says).join(' And '),
-    second: second ? { source: party.sources[second.line]!, slip: second.slip.id } : null,
+    second: second ? { source: nth(party.sources, second.line), slip: second.slip.id } : null,
   };
 }
 

@@ -15,6 +15,7 @@ import {
 } from '../party/checked';
 import { vectorOf } from './mended';
 import { apply, crossOf, inverseOf, moved, sandwich, times, type Square } from './two-by-two';
+import { nth } from '../../units/nth';
 
 /** What the other readings say of a line. */
 export interface TakenOut {
@@ -37,7 +38,7 @@ export function takenOut(adjusted: Adjusted, line: number, check: CheckedLine): 
   if (determinant <= 1e-9 * (c.xx * c.yy - c.xy ** 2)) return null;
   const { path, own, local } = sharedMoves(adjusted, line);
   const turn = localTurn(adjusted, line);
-  const { from, to, east, north } = adjusted.lines[line]!;
+  const { from, to, east, north } = nth(adjusted.lines, line);
   const { places, shared } = adjusted;
   const shift = sumOf(moved(own, shared.values), scaled(turn, localOf(adjusted, line)));
   return {
@@ -48,8 +49,8 @@ export function takenOut(adjusted: Adjusted, line: number, check: CheckedLine): 
     turn,
     inverse: inverseOf(left, determinant),
     off: {
-      east: east - (places[2 * to]! - places[2 * from]! - shift.east),
-      north: north - (places[2 * to + 1]! - places[2 * from + 1]! - shift.north),
+      east: east - (nth(places, 2 * to) - nth(places, 2 * from) - shift.east),
+      north: north - (nth(places, 2 * to + 1) - nth(places, 2 * from + 1) - shift.north),
     },
   };
 }
@@ -62,7 +63,7 @@ export function likelihood(
   instead: Instead,
 ): { log: number; square: number } {
   const { places, shared, network } = adjusted;
-  const line = network.lines[index]!;
+  const line = nth(network.lines, index);
   const there = vectorOf(instead);
   const effects = effectsOf(adjusted.network, line, instead);
   const turnThere = line.local === undefined || instead.isNothing ? ORIGIN : turnOf(instead);
@@ -76,8 +77,9 @@ export function likelihood(
   const shift = sumOf(moved(effects, shared.values), byLocal);
   const pulled = apply(cross, times(inverse, off));
   const [from, to] = [2 * line.from, 2 * line.to];
-  const east = there.east - (places[to]! - places[from]! - shift.east - pulled.east);
-  const north = there.north - (places[to + 1]! - places[from + 1]! - shift.north - pulled.north);
+  const east = there.east - (nth(places, to) - nth(places, from) - shift.east - pulled.east);
+  const north =
+    there.north - (nth(places, to + 1) - nth(places, from + 1) - shift.north - pulled.north);
   const spread = ownOf(line, instead);
   const back = sandwich(cross, inverse);
   const xx = rest.xx + back.xx + spread.xx;
@@ -112,7 +114,7 @@ function effectsOf({ sources }: Network, line: NetworkLine, instead: Instead): F
   if (instead.isNothing) return effects;
   const along = polar(instead.bearingDegrees, instead.metres);
   for (const { source, share } of line.shared) {
-    const isLength = sources[source]!.of === 'distance';
+    const isLength = nth(sources, source).of === 'distance';
     effects[source] = share * (isLength ? along.east : along.north);
     effects[count + source] = share * (isLength ? along.north : -along.east);
   }

@@ -6,6 +6,7 @@ import { Joined } from '../party/components';
 import type { Slip, SlipLeg } from '../slips/slip';
 import type { Party } from '../party/party';
 import { givenName } from '../party/stations';
+import { nth } from '../../units/nth';
 
 /** A leg that left from, or came to, another station than is written. */
 const wrongStation: Slip = {
@@ -38,7 +39,7 @@ function* movings({ members, sources, network }: Party): Generator<Moving> {
   );
   for (const [line, { outing, leg }] of sources.entries()) {
     if (leg === null) continue;
-    const { legs } = members[outing]!.solution;
+    const { legs } = nth(members, outing).solution;
     const { from, to, returns, reading } = legs.leg(leg);
     const before = leg === 1 ? 0 : legs.leg(leg - 1).to;
     if (from !== before) yield { line, end: 'from', ends: [[line, 'from']], isNameAlone: false };
@@ -54,12 +55,12 @@ function* movings({ members, sources, network }: Party): Generator<Moving> {
       continue;
     }
     // Or whatever this outing has at the station that it named.
-    const here = network.lines[line]!.to;
+    const here = nth(network.lines, line).to;
     const ends: (readonly [number, 'from' | 'to'])[] = [];
     for (const [other, source] of sources.entries()) {
       if (source.outing !== outing || source.leg === null || other === line) continue;
-      if (network.lines[other]!.from === here) ends.push([other, 'from']);
-      if (network.lines[other]!.to === here) ends.push([other, 'to']);
+      if (nth(network.lines, other).from === here) ends.push([other, 'from']);
+      if (nth(network.lines, other).to === here) ends.push([other, 'to']);
     }
     if (ends.length >= thisTime.length) {
       yield { line, end: 'to', ends: [named, ...ends], isNameAlone: false };
@@ -70,7 +71,7 @@ function* movings({ members, sources, network }: Party): Generator<Moving> {
 /** The network with some ends of lines at another node. */
 function withEnds(network: Network, { ends }: Moving, node: number): Network {
   const lines = [...network.lines];
-  for (const [line, end] of ends) lines[line] = { ...lines[line]!, [end]: node };
+  for (const [line, end] of ends) lines[line] = { ...nth(lines, line), [end]: node };
   return { ...network, lines };
 }
 
@@ -118,10 +119,11 @@ function ownPlace(
   free: Adjusted,
   stations: number,
 ) {
-  const was = network.lines[line]!.to;
+  const was = nth(network.lines, line).to;
   const own = stationsOf(network);
   const gain = before.chiSquare - free.chiSquare;
-  const at = (node: number) => [free.places[2 * node]!, free.places[2 * node + 1]!] as const;
+  const at = (node: number) =>
+    [nth(free.places, 2 * node), nth(free.places, 2 * node + 1)] as const;
   const off = Math.hypot(at(own)[0] - at(was)[0], at(own)[1] - at(was)[1]);
   if (!(gain > 0) || off === 0) return null;
   const spread = (axis: 0 | 1) => {
@@ -134,7 +136,7 @@ function ownPlace(
     bearingDegrees: leg.bearingDegrees,
     metres: leg.metres,
     suggested: null,
-    says: `it did not come to ${nodes.all[was]!.name}, but to another place`,
+    says: `it did not come to ${nth(nodes.all, was).name}, but to another place`,
   };
   const logOdds = Math.log(wrongStation.prior / stations) + Math.log(Math.min(1, fine)) + gain / 2;
   const weighed = { slip: wrongStation, line, instead, goesOn: false, logOdds };
@@ -153,7 +155,7 @@ export function wrongStations(party: Party, before: Adjusted, legs: readonly (Sl
   const stations = nodes.all.flatMap((each, node) =>
     node === 0 ||
     each.stations.some(({ outing, station }) => {
-      const { solution } = members[outing]!;
+      const { solution } = nth(members, outing);
       return station === 0 || givenName(solution, station) !== null;
     })
       ? [node]
@@ -164,11 +166,11 @@ export function wrongStations(party: Party, before: Adjusted, legs: readonly (Sl
     const leg = legs[line];
     const free = leg && apart(network, moving);
     if (!leg || !free) return [];
-    const was = network.lines[line]![end];
+    const was = nth(network.lines, line)[end];
     const off = (node: number) =>
       Math.hypot(
-        free.places[2 * node]! - free.places[2 * stationsOf(network)]!,
-        free.places[2 * node + 1]! - free.places[2 * stationsOf(network) + 1]!,
+        nth(free.places, 2 * node) - nth(free.places, 2 * stationsOf(network)),
+        nth(free.places, 2 * node + 1) - nth(free.places, 2 * stationsOf(network) + 1),
       );
     const own = end === 'to' ? ownPlace(party, line, leg, before, free, stations.length) : null;
     const nearest = stations
@@ -178,7 +180,7 @@ export function wrongStations(party: Party, before: Adjusted, legs: readonly (Sl
     const named = nearest.map((node) => {
       const joined = withEnds(network, moving, node);
       const { chiSquare } = adjustNetwork(joined, undefined, { mostRounds: 1 });
-      const [name, wasNamed] = [nodes.all[node]!.name, nodes.all[was]!.name];
+      const [name, wasNamed] = [nth(nodes.all, node).name, nth(nodes.all, was).name];
       const instead = {
         bearingDegrees: leg.bearingDegrees,
         metres: leg.metres,

@@ -5,6 +5,7 @@ import { azimuthOf, lengthOf, sumOf, vectorBetween, type PlanePoint } from '../.
 import type { Degrees, Metres } from '../../units/units';
 import { cutBetween } from './point/cuts';
 import type { KnownMark, LineFeature } from './sights';
+import { nth } from '../../units/nth';
 
 /** A known place in the direction of something that was sighted. */
 export interface Candidate {
@@ -74,7 +75,7 @@ export function pathsHere(
   const found = lines.flatMap((line): PathHere[] => {
     const points = line.positions.map((position) => planePointOf(at, position));
     const stretches = points.slice(1).map((to, i): PathHere => {
-      const from = points[i]!;
+      const from = nth(points, i);
       const runs = azimuthOf(vectorBetween(from, to)) % 180;
       return {
         line,

@@ -15,6 +15,7 @@ import {
   type StationsAround,
 } from './sights';
 import { warningOf } from './point/warnings';
+import { nth } from '../../units/nth';
 
 /** All that was read of known places, and whether the compass is in question. */
 export interface EarthQuestion {
@@ -191,7 +192,7 @@ function* meetings(
       const beyond = met ? -met.metresOfOther : NaN;
       if (!met || met.metres < 0 || !(beyond >= -ROUNDING && beyond <= length + ROUNDING)) continue;
       const cutDegrees = cutBetween(degrees(bearing.bearing), azimuthOf(toward));
-      const [a, b] = [positions[i - 1]!, positions[i]!];
+      const [a, b] = [nth(positions, i - 1), nth(positions, i)];
       yield { place: met.place, corner: i, stretch: [a, b], cutDegrees };
     }
   }

@@ -5,6 +5,7 @@ import type { Metres, Radians } from '../../units/units';
 import type { Observation } from './index';
 import { readAt, type StationCovariance } from './observation';
 import { covarianceOf, rowsOf, type Row } from './rows';
+import { nth } from '../../units/nth';
 
 /**
  * A place by least squares of all that was read.
@@ -146,7 +147,7 @@ function judged(
     return dot(a, b) - (ae * (xx * be + xy * bn) + an * (xy * be + yy * bn));
   };
   const tests = rows.map((row, i) => {
-    const column = columns[i]!;
+    const column = nth(columns, i);
     const [pull, weight] = [within(column, w), within(column, column)];
     // A row of its own, with nothing that checks it, leaves no weight but rounding.
     const isChecked = weight > UNCHECKED * dot(column, column);

@@ -1,6 +1,7 @@
 import type { PlanePoint } from '../../units/plane';
 import { equationsOf, type Observation } from './index';
 import type { Equation, LogStation, Mark, StationCovariance } from './observation';
+import { nth } from '../../units/nth';
 
 /**
  * The equations of all that was read, and how their errors hang together.
@@ -70,7 +71,7 @@ export function covarianceOf(
   for (const [i, one] of rows.entries()) {
     for (const [j, other] of rows.slice(0, i + 1).entries()) {
       const value = together(one, other, stations, compassHere);
-      found[i]![j] = found[j]![i] = value;
+      nth(found, i)[j] = nth(found, j)[i] = value;
     }
   }
   return found;

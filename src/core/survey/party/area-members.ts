@@ -5,6 +5,7 @@ import { planePointOf } from '../../place/geodesic';
 import { knownOf } from '../fix/known-of';
 import type { KnownPlace, Member } from './party';
 import { stationsOfOneName, type StationRef } from './stations';
+import { nth } from '../../units/nth';
 
 /** The outings of an area that are there and can be solved, in the order of the area. */
 export interface AreaMembers {
@@ -32,7 +33,7 @@ export function areaMembers(
   const refOf = (named: AreaStation): StationRef | null => {
     const outing = ids.indexOf(named.outing);
     if (outing < 0) return null;
-    const station = stationNamed(members[outing]!.solution, named.station);
+    const station = stationNamed(nth(members, outing).solution, named.station);
     if (station !== undefined) return { outing, station };
     lost.push(named);
     return null;
@@ -54,8 +55,8 @@ export const areaStationOf = (
   { ids, members }: Pick<AreaMembers, 'ids' | 'members'>,
   { outing, station }: StationRef,
 ): AreaStation => ({
-  outing: ids[outing]!,
-  station: stationName(members[outing]!.solution, station),
+  outing: nth(ids, outing),
+  station: stationName(nth(members, outing).solution, station),
 });
 
 const keyOf = ({ outing, station }: AreaStation) => `${outing} ${nameKey(station)}`;

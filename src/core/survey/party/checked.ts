@@ -3,6 +3,7 @@ import type { PlanePoint } from '../../units/plane';
 import { lineCovariances, type LineCovariance } from '../network/line-covariances';
 import type { Adjusted } from '../network/adjust';
 import { LEAST_VARIANCE } from '../network/readings';
+import { nth } from '../../units/nth';
 
 /** A line of an adjusted network, and how well the others tell it. */
 export interface CheckedLine {
@@ -30,7 +31,7 @@ export function checkedLines(adjusted: Adjusted): CheckedLine[] {
   const between = lineCovariances(adjusted.factor, lines);
   return lines.map((line, index): CheckedLine => {
     const { sin, cos, metres, weight } = line;
-    const read = network.lines[index]!;
+    const read = nth(network.lines, index);
     const along = Math.max(LEAST_VARIANCE, read.alongVariance * read.metres ** 2);
     const across = Math.max(LEAST_VARIANCE, read.acrossVariance * metres ** 2);
     const own = {
@@ -38,10 +39,10 @@ export function checkedLines(adjusted: Adjusted): CheckedLine[] {
       xy: (along - across) * sin * cos,
       yy: along * cos * cos + across * sin * sin,
     };
-    const after = afterAdjustment(adjusted, index, between[index]!);
+    const after = afterAdjustment(adjusted, index, nth(between, index));
     const used = after.xx * weight.xx + 2 * after.xy * weight.xy + after.yy * weight.yy;
     const readings = read.alongVariance === Infinity ? 1 : 2;
-    return { own, after, between: between[index]!, redundancy: readings - used };
+    return { own, after, between: nth(between, index), redundancy: readings - used };
   });
 }
 
@@ -55,20 +56,20 @@ export function sharedMoves(
   index: number,
 ): { readonly path: Float64Array; readonly own: Float64Array; readonly local: Float64Array } {
   const count = network.sources.length;
-  const { from, to, shared } = network.lines[index]!;
-  const at = lines[index]!.local;
+  const { from, to, shared } = nth(network.lines, index);
+  const at = nth(lines, index).local;
   const path = new Float64Array(2 * count);
   const own = new Float64Array(2 * count);
   const local = at === -1 ? new Float64Array(count) : effects.subarray(2 * at * count);
   for (let row = 0; row < 2; row++) {
     for (let i = 0; i < count; i++) {
       path[row * count + i] =
-        effects[(2 * to + row) * count + i]! - effects[(2 * from + row) * count + i]!;
+        nth(effects, (2 * to + row) * count + i) - nth(effects, (2 * from + row) * count + i);
     }
   }
   for (const [i, { source }] of shared.entries()) {
-    own[source]! += lines[index]!.effects[2 * i]!;
-    own[count + source]! += lines[index]!.effects[2 * i + 1]!;
+    own[source]! += nth(nth(lines, index).effects, 2 * i);
+    own[count + source]! += nth(nth(lines, index).effects, 2 * i + 1);
   }
   return { path, own, local };
 }
@@ -83,7 +84,7 @@ export function readingMoves(
   const count = path.length / 2;
   return path.map((value, i) => {
     const [by, source] = i < count ? [turn.east, i] : [turn.north, i - count];
-    return value - own[i]! - by * local[source]!;
+    return value - nth(own, i) - by * nth(local, source);
   });
 }
 
@@ -99,14 +100,14 @@ export function withoutLocal(between: LineCovariance, { east, north }: PlanePoin
 
 /** What one unit of a line's local error moves its end by. */
 export const localTurn = ({ lines }: Adjusted, index: number): PlanePoint => ({
-  east: lines[index]!.localEast,
-  north: lines[index]!.localNorth,
+  east: nth(lines, index).localEast,
+  north: nth(lines, index).localNorth,
 });
 
 /** The local error of a line; 0 for one without. */
 export function localOf({ network, locals }: Adjusted, index: number): number {
-  const { local } = network.lines[index]!;
-  return local === undefined ? 0 : locals[local]!;
+  const { local } = nth(network.lines, index);
+  return local === undefined ? 0 : nth(locals, local);
 }
 
 /** R + (G - J)·S⁻¹·(G - J)': the covariance of a line as its reading should have been. */
@@ -128,10 +129,10 @@ export function addJoint(
   let { xx, xy, yy } = rest;
   for (let i = 0; i < count; i++) {
     for (let j = 0; j < count; j++) {
-      const common = joint[i * count + j]!;
-      xx += common * a[i]! * b[j]!;
-      xy += (common * (a[i]! * b[count + j]! + a[count + i]! * b[j]!)) / 2;
-      yy += common * a[count + i]! * b[count + j]!;
+      const common = nth(joint, i * count + j);
+      xx += common * nth(a, i) * nth(b, j);
+      xy += (common * (nth(a, i) * nth(b, count + j) + nth(a, count + i) * nth(b, j))) / 2;
+      yy += common * nth(a, count + i) * nth(b, count + j);
     }
   }
   return { xx, xy, yy };

@@ -4,6 +4,7 @@ import { adjustNetwork, type Adjusted } from '../network/adjust';
 import type { Network } from '../network/readings';
 import { Joined } from './components';
 import type { LineSource, Party } from './party';
+import { nth } from '../../units/nth';
 
 /** A leg that ends at a place that another way led to: where it ended, less that place. */
 export interface SurveyClosure {
@@ -21,7 +22,7 @@ export const stationsOf = ({ nodes, landmarks = 0 }: Network): number => nodes -
 /** Some of the lines of a network, between its stations. */
 export const partOf = (network: Network, indices: readonly number[]): Network => ({
   nodes: stationsOf(network),
-  lines: indices.map((index) => network.lines[index]!),
+  lines: indices.map((index) => nth(network.lines, index)),
   sources: network.sources,
   locals: network.locals,
 });
@@ -58,15 +59,15 @@ export function closuresBy(
   const found: SurveyClosure[] = [];
   for (const [index, source] of sources.entries()) {
     if (source.leg === null) continue;
-    const { from, to, bearing, metres } = network.lines[index]!;
+    const { from, to, bearing, metres } = nth(network.lines, index);
     walked[source.outing]! += metres;
     if (!closes.has(index)) continue;
     const misclosure = {
-      east: places[2 * from]! + metres * Math.sin(bearing) - places[2 * to]!,
-      north: places[2 * from + 1]! + metres * Math.cos(bearing) - places[2 * to + 1]!,
+      east: nth(places, 2 * from) + metres * Math.sin(bearing) - nth(places, 2 * to),
+      north: nth(places, 2 * from + 1) + metres * Math.cos(bearing) - nth(places, 2 * to + 1),
     };
     const off = lengthOf(misclosure);
-    const ofWalked = off / walked[source.outing]!;
+    const ofWalked = off / nth(walked, source.outing);
     found.push({ source, node: to, misclosure, metres: off, ofWalked });
   }
   return found;

@@ -1,4 +1,5 @@
 import type { Node } from './stations';
+import { nth } from '../../units/nth';
 
 /** Sets of things that are joined, by their representatives. */
 export class Joined {
@@ -11,8 +12,8 @@ export class Joined {
   of(one: number): number {
     let at = one;
     while (this.head[at] !== at) {
-      this.head[at] = this.head[this.head[at]!]!;
-      at = this.head[at]!;
+      this.head[at] = nth(this.head, nth(this.head, at));
+      at = nth(this.head, at);
     }
     return at;
   }
@@ -30,7 +31,7 @@ export class Joined {
 export function joinedParts(outings: number, nodes: readonly Node[]): number[][] {
   const joined = new Joined(outings);
   for (const { stations } of nodes) {
-    for (const { outing } of stations) joined.join(stations[0]!.outing, outing);
+    for (const { outing } of stations) joined.join(nth(stations, 0).outing, outing);
   }
   const parts = new Map<number, number[]>();
   for (let outing = 0; outing < outings; outing++) {

@@ -4,6 +4,7 @@ import { lengthOf, vectorBetween, type PlanePoint } from '../../units/plane';
 import type { Metres } from '../../units/units';
 import { areaStationOf, standTogether, type AreaMembers } from './area-members';
 import { covarianceBetween, type Survey } from './survey';
+import { nth } from '../../units/nth';
 
 /** Two stations of different outings that may be one. */
 export interface NearPair {
@@ -38,11 +39,11 @@ export function proposedByNearness(area: Area, found: AreaMembers, survey: Surve
   const pairs: Pair[] = [];
   for (const [at, one] of byEast.entries()) {
     for (let next = at + 1; next < byEast.length; next++) {
-      const other = byEast[next]!;
+      const other = nth(byEast, next);
       if (other.east - one.east > NEAR_METRES) break;
       const apart = vectorBetween(one, other);
       const metres = lengthOf(apart);
-      const [a, b] = [one.node.stations[0]!, other.node.stations[0]!];
+      const [a, b] = [nth(one.node.stations, 0), nth(other.node.stations, 0)];
       if (metres > NEAR_METRES || a.outing === b.outing) continue;
       pairs.push({ one: one.index, other: other.index, apart, metres });
     }
@@ -66,7 +67,7 @@ function asked(
   for (const { one, other, apart, metres } of pairs.slice(0, MOST_LOOKED_AT)) {
     if (near.length >= MOST_PAIRS) break;
     const [a, b] = [one, other].map((node) =>
-      areaStationOf(found, party.nodes.all[node]!.stations[0]!),
+      areaStationOf(found, nth(nth(party.nodes.all, node).stations, 0)),
     );
     const stations = [a!, b!] as const;
     if (standTogether(area.apart, stations)) continue;

@@ -14,6 +14,7 @@ import { sharedAlong } from '../shared-along';
 import { sharedScale } from '../shared-scale';
 import { stationNamed, type Solution, type SolvedLeg } from '../solution';
 import type { Nodes } from './stations';
+import { nth } from '../../units/nth';
 
 /** The errors of all outings; those of one person's outings are the same. */
 export class SharedSources {
@@ -121,7 +122,7 @@ export class OutingLines {
   private ironAt(station: number): Pick<NetworkLine, 'local'> {
     if (!this.open.has(station)) return {};
     const node = this.nodeOf(station);
-    return { local: this.sources.ironAt(node, this.nodes.all[node]!.name) };
+    return { local: this.sources.ironAt(node, nth(this.nodes.all, node).name) };
   }
 
   private legLine(leg: SolvedLeg): NetworkLine {
@@ -153,7 +154,7 @@ export class OutingLines {
     if (forward === null || back === null) return null;
     const walked: Walked = { ...part.walked, ironDegrees: 0 };
     const ofLength = this.legLine(leg).shared.filter(
-      ({ source }) => this.sources.all[source]!.of === 'distance',
+      ({ source }) => nth(this.sources.all, source).of === 'distance',
     );
     const ahead = this.sighting(from, to, forward, metres, walked);
     return {

@@ -8,6 +8,7 @@ import type { Solution } from '../solution';
 import { joinedParts } from './components';
 import { OutingLines, SharedSources } from './outing-lines';
 import { Nodes, type StationRef } from './stations';
+import { nth } from '../../units/nth';
 
 /** An outing of a survey, and whose it is. */
 export interface Member {
@@ -35,7 +36,7 @@ export interface Party {
 
 /** What an outing of a survey is called: its name, its person, or its number from 1. */
 export function nameOf({ members }: Pick<Party, 'members'>, outing: number): string {
-  const { solution, by } = members[outing]!;
+  const { solution, by } = nth(members, outing);
   return solution.outing.name || by || `outing ${outing + 1}`;
 }
 

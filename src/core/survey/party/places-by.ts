@@ -10,6 +10,7 @@ import type { Network, NetworkLine } from '../network/readings';
 import { asRead, partOf, stationsOf, treeOf } from './closures';
 import type { Party } from './party';
 import { SurveyPlaces } from './survey-places';
+import { nth } from '../../units/nth';
 
 /** The places of a survey by a method, and what they come from. */
 export interface SolvedPlaces {
@@ -41,7 +42,7 @@ export function placesBy(
   method: Method,
   ready?: Adjusted | null,
 ): SolvedPlaces {
-  const { frame } = members[0]!.solution.places;
+  const { frame } = nth(members, 0).solution.places;
   const { tree, closing } = treeOf(network);
   const walked = asRead(partOf(network, tree));
   const asWalked = new SurveyPlaces(frame, walked);

@@ -1,5 +1,6 @@
 import { nameKey } from '../../readings/name';
 import { stationName, type Solution } from '../solution';
+import { nth } from '../../units/nth';
 
 /** A station of one of the outings of a survey. */
 export interface StationRef {
@@ -63,11 +64,11 @@ export class Nodes {
     this.byOuting = solutions.map(() => new Map<number, number>());
     for (const [outing, solution] of solutions.entries()) {
       for (const station of solution.places.stations()) {
-        if (this.byOuting[outing]!.has(station)) continue;
+        if (nth(this.byOuting, outing).has(station)) continue;
         const ref = { outing, station };
         const stations = groups.get(key(ref)) ?? [ref];
         const node = this.all.length;
-        for (const each of stations) this.byOuting[each.outing]!.set(each.station, node);
+        for (const each of stations) nth(this.byOuting, each.outing).set(each.station, node);
         this.all.push({ name: stationName(solution, station), stations });
       }
     }

@@ -7,6 +7,7 @@ import { lineCovariances } from '../network/line-covariances';
 import { addJoint } from './checked';
 import { stationsOf } from './closures';
 import type { Frame, Places, RelativePlace } from '../places';
+import { nth } from '../../units/nth';
 
 /** Where one unit of a shared error moves an end, as the stretch that would be moved so. */
 const stretchOf = (error: SharedError, east: number, north: number): SharedSum =>
@@ -32,7 +33,7 @@ export class SurveyPlaces implements Places {
       between: (one, other) => {
         const [i, j] = [index.get(one), index.get(other)];
         if (i === undefined || j === undefined) return null;
-        return covariance[i * sources.length + j]!;
+        return nth(covariance, i * sources.length + j);
       },
     };
   }
@@ -74,7 +75,7 @@ export class SurveyPlaces implements Places {
 
   at(node: number): PlanePoint {
     if (!(node >= 0 && node < this.adjusted.network.nodes)) throw new RangeError(`no node ${node}`);
-    return { east: this.where[2 * node]!, north: this.where[2 * node + 1]! };
+    return { east: nth(this.where, 2 * node), north: nth(this.where, 2 * node + 1) };
   }
 
   relative(from: number, to: number): RelativePlace {
@@ -84,7 +85,7 @@ export class SurveyPlaces implements Places {
     const count = sources.length;
     const shared = sources.flatMap((error, i) => {
       const move = (row: number) =>
-        effects[(2 * to + row) * count + i]! - effects[(2 * from + row) * count + i]!;
+        nth(effects, (2 * to + row) * count + i) - nth(effects, (2 * from + row) * count + i);
       const [east, north] = [move(0), move(1)];
       return east === 0 && north === 0 ? [] : [stretchOf(error, east, north)];
     });

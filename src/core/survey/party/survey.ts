@@ -10,6 +10,7 @@ import { closuresBy, type SurveyClosure } from './closures';
 import type { Party } from './party';
 import { placesBy } from './places-by';
 import type { SurveyPlaces } from './survey-places';
+import { nth } from '../../units/nth';
 
 /** The test of the whole: do the errors that were stated explain what the loops came out as? */
 interface WholeTest {
@@ -64,8 +65,8 @@ function estimatesOf({ network, shared, locals, factor, effects }: Adjusted): Es
   const count = sources.length;
   const ofAll = sources.map((error, i) => ({
     error,
-    value: shared.values[i]!,
-    sigma: Math.sqrt(shared.covariance[i * count + i]!),
+    value: nth(shared.values, i),
+    sigma: Math.sqrt(nth(shared.covariance, i * count + i)),
   }));
   const at = errors.map((_, i) => nodes + i);
   const own = lineCovariances(
@@ -73,9 +74,9 @@ function estimatesOf({ network, shared, locals, factor, effects }: Adjusted): Es
     at.map((local) => ({ from: 0, to: 0, local })),
   );
   const ofOne = errors.map(({ error }, i) => {
-    const moves = effects.subarray(2 * at[i]! * count, 2 * (at[i]! + 1) * count);
+    const moves = effects.subarray(2 * nth(at, i) * count, 2 * (nth(at, i) + 1) * count);
     const { xx } = addJoint(NO_COVARIANCE, moves, moves, shared.covariance);
-    return { error, value: locals[i]!, sigma: Math.sqrt(own[i]!.local + xx) };
+    return { error, value: nth(locals, i), sigma: Math.sqrt(nth(own, i).local + xx) };
   });
   return [...ofAll, ...ofOne];
 }

@@ -3,6 +3,7 @@ import { normalised, signedDifference, COMPASS_POINTS } from '../../units/angle'
 import type { Degrees } from '../../units/units';
 import type { Slip, SlipId, SlipLeg, Instead } from './slip';
 import type { Leg } from '../../entries/entry';
+import { nth } from '../../units/nth';
 
 /** A declination below this shows in no loop. */
 const LEAST_DEGREES = 3;
@@ -156,7 +157,7 @@ function opposite(reading: BearingReading): BearingReading {
       return { ...reading, from: OPPOSITE[reading.from], toward: OPPOSITE[reading.toward] };
     case 'wind': {
       const across = (COMPASS_POINTS.indexOf(reading.wind) + 8) % COMPASS_POINTS.length;
-      return { ...reading, wind: COMPASS_POINTS[across]! };
+      return { ...reading, wind: nth(COMPASS_POINTS, across) };
     }
     default: {
       const { unit, north, value } = reading;

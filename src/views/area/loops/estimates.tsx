@@ -8,6 +8,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import { WORDS } from '../words';
 import { UNEXPLAINED } from './unexplained';
+import { nth } from '@/core/units/nth';
 
 const signed = (value: number, digits: number) =>
   `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
@@ -17,7 +18,7 @@ function whoseError(party: Party, key: string): string {
   const outing = party.members.findIndex(({ by }, index) =>
     key.startsWith(`${walkerOf(by, index)}: `),
   );
-  return outing < 0 ? '' : party.members[outing]!.by || nameOf(party, outing);
+  return outing < 0 ? '' : nth(party.members, outing).by || nameOf(party, outing);
 }
 
 /** So many legs that nothing checks are named. */

@@ -10,6 +10,7 @@ import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
 import { UNEXPLAINED } from './unexplained';
+import { nth } from '@/core/units/nth';
 
 /** How the readings become places, and how the loops close. */
 export function Loops({ open, survey }: { open: OpenArea; survey: Survey }) {
@@ -48,7 +49,7 @@ export function Loops({ open, survey }: { open: OpenArea; survey: Survey }) {
               <tr key={`${source.outing} ${source.entry}`}>
                 <th scope="row">
                   {WORDS.closure(
-                    visibleText(party.nodes.all[node]!.name),
+                    visibleText(nth(party.nodes.all, node).name),
                     visibleText(nameOf(party, source.outing)),
                   )}
                 </th>

@@ -20,6 +20,7 @@ import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
 import { UNEXPLAINED } from './unexplained';
+import { nth } from '@/core/units/nth';
 
 /** A single loop is reported as one of so many; what is less likely than this is not said. */
 const MOST_SHOWN = 3;
@@ -49,10 +50,10 @@ export function Suspects({ open, survey, suspects }: Props) {
     .slice(0, MOST_SHOWN)
     .filter(({ probability }, index) => index === 0 || probability >= LEAST_SHOWN);
   const correct = async ({ source, instead, message: says }: Suspect) => {
-    const { solution } = survey.party.members[source.outing]!;
+    const { solution } = nth(survey.party.members, source.outing);
     const seen = solution.outing.entries[source.entry];
     if (!seen || !instead.suggested) return;
-    const outing = found.ids[source.outing]!;
+    const outing = nth(found.ids, source.outing);
     const strike = { at: new Date().toISOString(), reason: WORDS.reason(says) };
     const command = correctEntry(source.entry, seen, instead.suggested, strike);
     const session = new OutingSession(browserDatabase(), outing);
@@ -92,7 +93,7 @@ export function Suspects({ open, survey, suspects }: Props) {
           <SuspectRow
             key={`${suspect.slip} ${suspect.message}`}
             suspect={suspect}
-            outing={found.ids[suspect.source.outing]!}
+            outing={nth(found.ids, suspect.source.outing)}
             onCorrect={() => void correct(suspect)}
           />
         ))}

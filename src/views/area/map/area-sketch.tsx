@@ -15,6 +15,7 @@ import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import styles from '../area.module.css';
 import type { WayEnds } from '../way-between';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 const FINGER_PIXELS = 26;
 
@@ -96,7 +97,7 @@ interface DrawingProps {
 
 function Drawing({ survey, layers, view, size, grid }: DrawingProps) {
   const lines = useMemo(() => gridOf(view, size, lengthUnit().metres), [view, size]);
-  const first = survey.party.members[0]!.solution;
+  const first = nth(survey.party.members, 0).solution;
   return (
     <>
       <g transform={viewTransform(view)}>

@@ -10,6 +10,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import { WORDS } from '../words';
 import { LineSample } from './line-sample';
+import { nth } from '@/core/units/nth';
 
 /** More points than this are in the exported table. */
 const MOST_POINTS = 300;
@@ -54,7 +55,7 @@ export function Points({ survey }: { survey: Survey }) {
 
 /** The numbers of the outings that have a place, as on the map. */
 const numbersOf = ({ party }: Survey, node: number): string =>
-  [...new Set(party.nodes.all[node]!.stations.map(({ outing }) => outing + 1))].join(', ');
+  [...new Set(nth(party.nodes.all, node).stations.map(({ outing }) => outing + 1))].join(', ');
 
 /** Whose each line of the map is: on paper, where the list of outings is not. */
 const Legend = ({ survey: { party } }: { survey: Survey }) => (

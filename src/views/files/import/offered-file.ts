@@ -1,4 +1,5 @@
 import type { FileToRead } from '@/workers/files-protocol';
+import { nth } from '@/core/units/nth';
 
 /** Files or a text as they came, to be looked at together: read again when a choice changes. */
 export interface Offered {
@@ -25,4 +26,4 @@ export const offeredFiles = async (files: readonly File[]): Promise<Offered> =>
 
 /** What they are called together. */
 export const nameOfOffered = ({ files }: Offered): string =>
-  files.length === 1 ? files[0]!.name : `${files.length} files`;
+  files.length === 1 ? nth(files, 0).name : `${files.length} files`;

@@ -6,6 +6,7 @@ import type { FileImporter } from '@/workers/files';
 import type { FileSummary, OfferedOuting } from '@/workers/files-protocol';
 import { viewUrl } from '@/views/views';
 import { ENDED_WORDS, WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 /** What was imported, in words, and where it leads to. */
 export interface Imported {
@@ -49,10 +50,10 @@ export function useImport(
   const [share, setShare] = useState<number | null>(null);
 
   const choiceAt = (index: number): ConflictChoice =>
-    choices.get(index) ?? usualChoice(outings[index]!);
-  const clashes = [...outings.keys()].filter((index) => outings[index]!.conflict === 'other');
+    choices.get(index) ?? usualChoice(nth(outings, index));
+  const clashes = [...outings.keys()].filter((index) => nth(outings, index).conflict === 'other');
   const isWritten = (index: number) => {
-    const { conflict } = outings[index]!;
+    const { conflict } = nth(outings, index);
     return conflict !== 'same' && !(conflict === 'other' && choiceAt(index) === 'skip');
   };
   const choose = (indices: readonly number[], choice: ConflictChoice) => {

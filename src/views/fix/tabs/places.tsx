@@ -11,6 +11,7 @@ import styles from '../fix.module.css';
 import type { Known } from '../use-known';
 import { PlaceForm } from './place-form';
 import { PLACES_WORDS as WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 interface Props {
   known: Known;
@@ -98,7 +99,7 @@ const PlaceRows = ({ places, onEdit, onRemove }: RowProps) => (
 );
 
 const aboutPlace = (place: KnownPlace): string =>
-  isLine(place) ? WORDS.line(place.positions.length) : shownPlace(place.positions[0]!);
+  isLine(place) ? WORDS.line(place.positions.length) : shownPlace(nth(place.positions, 0));
 
 /** Files of known places, in and out. */
 function Exchange({ known, at, onSaid }: Props & { onSaid: (words: string | null) => void }) {

@@ -9,6 +9,7 @@ import { askToKeep, browserDatabase } from '@/store/browser-database';
 import type { PictureAnswer, PreparedPicture } from '@/workers/pictures/pictures-protocol';
 import { PictureReader, Stopped } from '@/workers/pictures/pictures';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 /** A picture that is larger than is kept, until it is said whether to scale it down. */
 export interface Asked {
@@ -55,7 +56,7 @@ async function worldOf(files: readonly File[]): Promise<World | null | string> {
   const file = files.find(({ name }) => isWorldFile(name));
   if (!file) return null;
   const read = readWorldFile(await file.text());
-  return read.ok ? read.value : faultMessage(read.fault[0]!.fault);
+  return read.ok ? read.value : faultMessage(nth(read.fault, 0).fault);
 }
 
 /** A picture that takes longer to read is damaged, or too much for this device. */

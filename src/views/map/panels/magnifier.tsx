@@ -5,6 +5,7 @@ import styles from '../map.module.css';
 import { planeOf } from '../picture-plane';
 import type { Tiles } from '../use-tiles';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 const SIZE = { width: 220, height: 220 };
 /** Screen pixels for one of the picture. */
@@ -45,7 +46,7 @@ export function Magnifier({ tiles, arrived, at, onMove }: Props) {
     if (!step) return;
     event.preventDefault();
     const by = event.shiftKey ? 10 : 0.5;
-    onMove({ x: at.x + by * step[0]!, y: at.y + by * step[1]! });
+    onMove({ x: at.x + by * nth(step, 0), y: at.y + by * nth(step, 1) });
   };
   return (
     <div

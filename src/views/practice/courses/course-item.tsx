@@ -14,6 +14,7 @@ import { save } from '@/views/shared/data/save-file';
 import { viewUrl } from '@/views/views';
 import styles from '../practice.module.css';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 const ShowCodes = dynamic(
   () => import('@/views/files/codes/show-codes').then((it) => it.ShowCodes),
@@ -37,7 +38,7 @@ const Items = ({ course, done }: { course: Course; done: readonly ItemDone[] }) 
         >
           {WORDS.item(exerciseOf(exercise)?.title ?? exercise, index + 1)}
         </a>
-        {done[index]!.isDone && <span className={styles.soft}>{WORDS.isDone}</span>}
+        {nth(done, index).isDone && <span className={styles.soft}>{WORDS.isDone}</span>}
       </li>
     ))}
   </ol>

@@ -14,6 +14,7 @@ import styles from './exercise.module.css';
 import { SceneView } from './scene-view';
 import { anySeed, useAttempt } from './use-attempt';
 import { VerdictNote } from './verdict-note';
+import { nth } from '@/core/units/nth';
 
 interface Props {
   exercise: Exercise;
@@ -67,7 +68,7 @@ function Go({ exercise, questions, go, course, onAgain }: GoProps) {
     [exercise, go.seed, go.stage, course],
   );
   const { begin, keep, saved } = useAttempt(about);
-  const question = questions[at]!;
+  const question = nth(questions, at);
   const isLast = at === questions.length - 1;
   const answered = (verdict: Verdict) => {
     const all = [...verdicts, verdict];

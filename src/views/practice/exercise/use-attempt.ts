@@ -5,10 +5,11 @@ import { seedSchema, LARGEST_SEED, type Attempt, type Stage } from '@/core/pract
 import type { Verdict } from '@/core/practice/judge';
 import { keepAttempt } from '@/store/practice/practice';
 import { browserDatabase } from '@/store/browser-database';
+import { nth } from '@/core/units/nth';
 
 /** A seed by chance, that a person can also type. */
 export const anySeed = (): number =>
-  1 + (crypto.getRandomValues(new Uint32Array(1))[0]! % LARGEST_SEED);
+  1 + (nth(crypto.getRandomValues(new Uint32Array(1)), 0) % LARGEST_SEED);
 
 /** The seed of an address; null for none, or one that can't be. */
 export function seedOf(text: string | null): number | null {

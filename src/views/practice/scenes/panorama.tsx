@@ -6,6 +6,7 @@ import type { Degrees } from '@/core/units/units';
 import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from '../words';
 import styles from './panorama.module.css';
+import { nth } from '@/core/units/nth';
 
 /** What one sees without turning the head. */
 const FIELD_DEGREES = 60;
@@ -47,13 +48,13 @@ const pixel = (x: number, angle: Degrees) =>
 /** The silhouette of a band, closed at the foot of the picture. */
 function silhouette({ ridges, crowns }: Panorama, band: number, rays: Rays): string {
   const points = rays.flatMap(({ at, x }) => {
-    const [angle, crown] = [ridges[band]![at]!, crowns[band]![at]!];
+    const [angle, crown] = [nth(nth(ridges, band), at), nth(nth(crowns, band), at)];
     // A tree between two rays: its top, and the gap beside it.
     return crown === 0
       ? [pixel(x, angle)]
       : [pixel(x, angle + crown), pixel(x + (RAY_DEGREES * PIXELS) / 2, angle + crown / 3)];
   });
-  const [left, right] = [points[0]!.split(' ')[0], points.at(-1)!.split(' ')[0]];
+  const [left, right] = [nth(points, 0).split(' ')[0], points.at(-1)!.split(' ')[0]];
   return `M${left} ${HEIGHT + 20}L${points.join('L')}L${right} ${HEIGHT + 20}Z`;
 }
 
@@ -62,7 +63,7 @@ function waterOf({ waters }: Panorama, band: number, rays: Rays): string {
   const stretches: { far: string[]; near: string[] }[] = [];
   let isOn = false;
   for (const { at, x } of rays) {
-    const shores = waters[band]![at];
+    const shores = nth(waters, band)[at];
     if (shores && !isOn) stretches.push({ far: [], near: [] });
     isOn = Boolean(shores);
     if (!shores) continue;

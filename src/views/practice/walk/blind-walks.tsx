@@ -16,12 +16,13 @@ import { trainer } from '@/workers/practice/practice';
 import { anySeed } from '../exercise/use-attempt';
 import styles from '../practice.module.css';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 /** Makes a country and an outing in it; resolves to the outing's id. */
 async function begin(): Promise<string> {
   const [country, seed] = [anySeed(), anySeed()];
   const starts = await trainer().ask((remote) => remote.starts(country));
-  const start = starts[seed % starts.length]!;
+  const start = nth(starts, seed % starts.length);
   const id = crypto.randomUUID();
   const log = readLines(
     [

@@ -12,6 +12,7 @@ import { ownPaces } from '@/views/shared/data/own-paces';
 import { writeEntry } from '@/core/entries/entry';
 import styles from '../route.module.css';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 /** The lines at the head of a route's text, each with its field here. */
 const TEXT_FIELDS = [
@@ -90,7 +91,7 @@ function useHead({ route, onSave }: Props) {
     const lines = linesOf(fields);
     const read = readRouteText(lines.join('\n'), route.id);
     if (!read.ok) {
-      const { line, fault: wrong } = read.fault[0]!;
+      const { line, fault: wrong } = nth(read.fault, 0);
       return setFault({ keyword: keywordOf(lines[line - 1]), words: faultMessage(wrong) });
     }
     setFault(null);

@@ -9,6 +9,7 @@ import { plainDecimal } from '@/core/units/units';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from '../route.module.css';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 interface Props {
   leg: PlannedLeg;
@@ -162,7 +163,7 @@ export function LegForm({ leg, grounds, onSave }: Props) {
   const set: Set = (change) => setFields((before) => ({ ...before, ...change }));
   const save = () => {
     const read = readLegText(linesOf(fields).join('\n'));
-    if (!read.ok) return setFault(faultMessage(read.fault[0]!.fault));
+    if (!read.ok) return setFault(faultMessage(nth(read.fault, 0).fault));
     setFault(null);
     onSave({ ...read.value, expect: leg.expect });
   };

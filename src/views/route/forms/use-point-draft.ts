@@ -26,6 +26,7 @@ import { browserDatabase } from '@/store/browser-database';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
 import { firstSquare, keepSquare } from '@/views/shared/fields/grid-choice';
 import { WORDS } from '../words';
+import { nth } from '@/core/units/nth';
 
 export type HowKnown = 'typed' | 'known' | 'paper' | 'station';
 
@@ -70,8 +71,8 @@ function readMeasured(
 ): Result<RoutePoint, string> {
   const line = `point ${writeStationName(name)} by ${bearing} ${length} on ${scale}`;
   const read = readRouteText(`point A at 0 0\n${line}`, 'measure');
-  if (!read.ok) return fail(faultMessage(read.fault[0]!.fault));
-  return ok(read.value.points[1]!);
+  if (!read.ok) return fail(faultMessage(nth(read.fault, 0).fault));
+  return ok(nth(read.value.points, 1));
 }
 
 type Where = Pick<RoutePoint, 'position' | 'withinMetres' | 'paper'>;
@@ -189,7 +190,7 @@ export function usePointDraft({ from, edited, onSave }: Props) {
     if (!place) return;
     const { withinMetres } = place;
     set({ known: id, ...named(place.name) });
-    setChosen({ position: place.positions[0]!, ...(withinMetres && { withinMetres }) });
+    setChosen({ position: nth(place.positions, 0), ...(withinMetres && { withinMetres }) });
   };
   const chooseStation = (key: string) => {
     const station = stations.find((each) => each.key === key);

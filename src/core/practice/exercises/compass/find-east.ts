@@ -2,6 +2,7 @@ import { normalised, signedDifference } from '../../../units/angle';
 import { chanceOf, shuffled, whole } from '../../chance';
 import { choiceQuestion, compassSetting } from '../../builders';
 import type { Exercise } from '../../question';
+import { nth } from '../../../units/nth';
 
 const WAYS = ['ahead of you', 'to your right', 'behind you', 'to your left'] as const;
 const NORTHS = { north: 0, east: 90, south: 180, west: 270 } as const;
@@ -14,8 +15,8 @@ export const findEast: Exercise = {
   ask: (seed) => {
     const next = chanceOf(seed, 'find-east');
     const body = 90 * whole(0, 3, next);
-    const wanted = (['north', 'east', 'south', 'west'] as const)[whole(0, 3, next)]!;
-    const way = (turn: number) => WAYS[normalised(turn) / 90]!;
+    const wanted = nth(['north', 'east', 'south', 'west'] as const, whole(0, 3, next));
+    const way = (turn: number) => nth(WAYS, normalised(turn) / 90);
     const right = signedDifference(body, NORTHS[wanted]);
     const texts = [right, right + 180, -right, right + 90]
       .map(way)

@@ -2,6 +2,7 @@ import { bearingDigits, normalised } from '../../../units/angle';
 import { choiceQuestion } from '../../builders';
 import { chanceOf, chosen, whole } from '../../chance';
 import type { Exercise } from '../../question';
+import { nth } from '../../../units/nth';
 
 const STATIONS = ['Start', 'A', 'B', 'C'] as const;
 
@@ -33,7 +34,7 @@ export const spotIron: Exercise = {
     return [
       choiceQuestion(
         [
-          { id: STATIONS[at]!, text: STATIONS[at]! },
+          { id: nth(STATIONS, at), text: nth(STATIONS, at) },
           ...STATIONS.filter((_, station) => station !== at).map((name) => ({
             id: name,
             text: name,

@@ -3,6 +3,7 @@ import { azimuthOf, lengthOf, ORIGIN, polar, sumOf, vectorBetween } from '../../
 import { choiceQuestion } from '../../builders';
 import { chanceOf, shuffled, whole } from '../../chance';
 import type { Exercise } from '../../question';
+import { nth } from '../../../units/nth';
 
 const HUNDRED = 100;
 /** Other legs lie at least so far aside, so that one alone explains the gap. */
@@ -47,7 +48,7 @@ export const misreadLeg: Exercise = {
     const next = chanceOf(seed, 'misread-leg');
     const legs = loop(next);
     const wrong = whole(0, legs.length - 1, next);
-    const more = legs[wrong]!.metres > 260 || next() < 0.5 ? -HUNDRED : HUNDRED;
+    const more = nth(legs, wrong).metres > 260 || next() < 0.5 ? -HUNDRED : HUNDRED;
     const written = legs.map((leg, index) =>
       index === wrong ? { ...leg, metres: leg.metres + more } : leg,
     );
@@ -61,7 +62,7 @@ export const misreadLeg: Exercise = {
     return [
       choiceQuestion(
         [
-          { id: String(wrong), text: `Leg ${wrong + 1}: ${text(written[wrong]!)}` },
+          { id: String(wrong), text: `Leg ${wrong + 1}: ${text(nth(written, wrong))}` },
           ...written.flatMap((leg, index) =>
             index === wrong
               ? []
@@ -96,7 +97,7 @@ export const misreadLeg: Exercise = {
             'A wrong distance opens a gap along its own leg, forward or back.',
             `The gap lies on ${bearingDigits(azimuthOf(gap))}°, or ` +
               `${bearingDigits(azimuthOf(gap) + 180)}° the other way.`,
-            `Leg ${wrong + 1} runs ${bearingDigits(written[wrong]!.degrees)}°.`,
+            `Leg ${wrong + 1} runs ${bearingDigits(nth(written, wrong).degrees)}°.`,
           ],
         },
       ),

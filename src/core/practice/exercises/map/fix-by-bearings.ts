@@ -18,6 +18,7 @@ import { namedPlaces, pointWhere } from '../../country/chosen-places';
 import { countryFor, countryOf } from '../../country/known-countries';
 import type { Exercise, Misstep, PracticeSlip, Question } from '../../question';
 import { sideOf } from '../sums/grid-magnetic';
+import { nth } from '../../../units/nth';
 
 /** How near a thumb and two drawn lines come. Common practice, no source. */
 const FOUND_METRES = 90;
@@ -60,8 +61,8 @@ function placeMisstep(
   says: string,
 ): Misstep[] {
   const [one, other] = [0, 1].map((index) => ({
-    at: marks[index]!.point,
-    toward: polar(azimuths[index]!, 1),
+    at: nth(marks, index).point,
+    toward: polar(nth(azimuths, index), 1),
   }));
   const met = crossing(one!, other!);
   return met ? [{ slip, answer: { kind: 'place', point: met.place }, says }] : [];
@@ -76,12 +77,13 @@ function fixQuestion(country: Country, at: PlanePoint, marks: readonly NamedPoin
   const grid = (read: number) => normalised(read + angle);
   const given: Record<string, number> = { angleEast: angle };
   for (const [index, mark] of marks.entries()) {
-    given[`read${index}`] = reads[index]!;
+    given[`read${index}`] = nth(reads, index);
     given[`east${index}`] = mark.point.east;
     given[`north${index}`] = mark.point.north;
   }
   const said = marks.map(
-    ({ name }, index) => `${name} (${letter(index)}) on ${bearingDigits(reads[index]!)}° magnetic`,
+    ({ name }, index) =>
+      `${name} (${letter(index)}) on ${bearingDigits(nth(reads, index))}° magnetic`,
   );
   return {
     scene: mapScene({
@@ -115,7 +117,7 @@ function fixQuestion(country: Country, at: PlanePoint, marks: readonly NamedPoin
       ...marks.map(
         (_, index) =>
           `From ${letter(index)} draw the back bearing, ` +
-          `${bearingDigits(grid(reads[index]! + 180))}° grid.`,
+          `${bearingDigits(grid(nth(reads, index) + 180))}° grid.`,
       ),
       marks.length > 2
         ? 'Three lines make a small triangle: you are near it. A large one means that a ' +

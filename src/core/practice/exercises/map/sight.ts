@@ -7,6 +7,7 @@ import { isWater, isWood } from '../../country/country';
 import { pointWhere } from '../../country/chosen-places';
 import { countryFor, countryOf } from '../../country/known-countries';
 import type { Exercise } from '../../question';
+import { nth } from '../../../units/nth';
 
 export const sight: Exercise = {
   id: 'sight',
@@ -16,7 +17,7 @@ export const sight: Exercise = {
   ask: (seed) => {
     const next = chanceOf(seed, 'sight');
     const country = countryOf(countryFor(seed));
-    let seen = country.summits[0]!;
+    let seen = nth(country.summits, 0);
     const at = pointWhere(country, next, 300, (point) => {
       if (isWater(country, point) || isWood(country, point)) return false;
       const found = country.summits.find(

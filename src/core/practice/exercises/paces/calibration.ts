@@ -1,6 +1,7 @@
 import { numberQuestion, numberSlip } from '../../builders';
 import { chanceOf, chosen, whole } from '../../chance';
 import type { Exercise } from '../../question';
+import { nth } from '../../../units/nth';
 
 export const calibration: Exercise = {
   id: 'pace-calibration',
@@ -16,7 +17,7 @@ export const calibration: Exercise = {
     const per100 = (100 * mean) / course;
     return [
       numberQuestion(per100, 'paces', 0.6, {
-        given: { course, one: counts[0]!, two: counts[1]!, three: counts[2]! },
+        given: { course, one: nth(counts, 0), two: nth(counts, 1), three: nth(counts, 2) },
         asks:
           `Three walks of ${course} m took ${counts.join(', ')} paces. How many do ` +
           `you take for 100 m?`,

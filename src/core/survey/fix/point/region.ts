@@ -5,6 +5,7 @@ import { polar, scaled, sumOf, type PlanePoint } from '../../../units/plane';
 import type { Observation } from '../../observations';
 import type { PointFix, PointOptions } from '../../observations/point-fix';
 import { covarianceOf, rowsOf } from '../../observations/rows';
+import { nth } from '../../../units/nth';
 
 /**
  * How sure a place is where the equations of its readings bend: near a mark, or near the circle
@@ -141,9 +142,9 @@ function shares(weights: readonly number[]): number[] {
 function momentsOf({ offs, weights }: Pick<Grid, 'offs' | 'weights'>): Covariance {
   let [xx, xy, yy] = [0, 0, 0];
   for (const [i, { east, north }] of offs.entries()) {
-    xx += weights[i]! * east * east;
-    xy += weights[i]! * east * north;
-    yy += weights[i]! * north * north;
+    xx += nth(weights, i) * east * east;
+    xy += nth(weights, i) * east * north;
+    yy += nth(weights, i) * north * north;
   }
   return { xx, xy, yy };
 }
@@ -158,7 +159,7 @@ function squareHeld(
   const squares = offs
     .map(({ east, north }, i) => ({
       square: (yy * east * east - 2 * xy * east * north + xx * north * north) / determinant,
-      weight: weights[i]!,
+      weight: nth(weights, i),
     }))
     .sort((one, other) => one.square - other.square);
   let sum = 0;
