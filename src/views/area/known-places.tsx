@@ -11,6 +11,7 @@ import styles from './area.module.css';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Places whose position a map tells: readings like any other, and good ones. */
 export function KnownPlaces({ open, survey }: { open: OpenArea; survey: Survey }) {
@@ -73,7 +74,7 @@ function KnownList({ open: { area, actions } }: { open: OpenArea }) {
   return (
     <ul className={styles.rows}>
       {(area.known ?? []).map(({ station, position }, index) => (
-        <li key={index} className={styles.member}>
+        <li key={index} className={layout.row}>
           <span className={styles.grow}>
             {WORDS.knownAt(visibleText(station), shownPlace(position))}
           </span>

@@ -8,7 +8,7 @@ import { visibleText } from '@/core/units/visible';
 import { PressButton } from '@/ui/controls/press-button';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import styles from './area.module.css';
 import { LineSample } from './map/line-sample';
 import type { OpenArea } from './use-area';
@@ -39,7 +39,7 @@ export function Members({ open, hidden, onHidden }: Props) {
           const warnings = headerWarnings(solution, figureUnits());
           const name = visibleText(solution.outing.name) || WORDS.untitled;
           return (
-            <li key={id} className={styles.member}>
+            <li key={id} className={page.row}>
               <Checkbox
                 checked={!hidden.has(outing)}
                 onChange={({ target }) => show(outing, target.checked)}

@@ -16,6 +16,7 @@ import { BACK_TO_OUTINGS, Section, ViewPage } from '@/views/shared/page/view-pag
 import { viewUrl } from '@/views/views';
 import styles from './area.module.css';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** An area with more outings; those that it has already stay where they are. */
 const joined = (area: Area, ids: readonly string[]): Area => ({
@@ -85,7 +86,7 @@ export function NewArea({ chosenFirst }: { chosenFirst: readonly string[] }) {
             </li>
           ))}
         </ul>
-        <div className={styles.member}>
+        <div className={layout.row}>
           <PressButton look="primary" large disabled={isNone} onClick={() => void make()}>
             {WORDS.make}
           </PressButton>

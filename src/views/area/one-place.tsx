@@ -7,6 +7,7 @@ import styles from './area.module.css';
 import type { OpenArea } from './use-area';
 import { WORDS } from './words';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Stations that may be one: asked, never assumed. */
 export function OnePlace({ open }: { open: OpenArea }) {
@@ -38,7 +39,7 @@ export function OnePlace({ open }: { open: OpenArea }) {
       {asked.length > 0 && <p className={styles.soft}>{WORDS.onePlaceWhy}</p>}
       <ul className={styles.rows}>
         {asked.map(({ stations, words }) => (
-          <li key={words} className={styles.member}>
+          <li key={words} className={layout.row}>
             <span className={styles.grow}>{words}</span>
             <PressButton look="primary" onClick={() => say('same', [stations])}>
               {WORDS.same}
@@ -75,7 +76,7 @@ function JoinedPlaces({ open: { area, actions }, title }: JoinedProps) {
       </summary>
       <ul className={styles.rows}>
         {area.same.map((group, index) => (
-          <li key={index} className={styles.member}>
+          <li key={index} className={layout.row}>
             <span className={styles.grow}>{title(group.stations)}</span>
             <PressButton look="plain" onClick={() => split(index)}>
               {WORDS.split}

@@ -13,7 +13,7 @@ import { bearingText, distanceText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from './area.module.css';

@@ -11,6 +11,7 @@ import type { CounterState, TapCounts } from './count/use-counter';
 import { useWakeLock } from './use-wake-lock';
 import { DEVICE_FAULTS } from '@/views/shared/devices/words';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   counter: CounterState;
@@ -57,11 +58,11 @@ export function CounterOptions({ counter, isEmpty }: Props) {
         </Checkbox>
       )}
       {motion && (
-        <p className={styles.soft} role="status">
+        <p className={layout.soft} role="status">
           {motionFault ? DEVICE_FAULTS[motionFault] : WORDS.motionCaution}
         </p>
       )}
-      <p className={styles.soft}>{awake ? WORDS.awake : WORDS.dark}</p>
+      <p className={layout.soft}>{awake ? WORDS.awake : WORDS.dark}</p>
       <Button type="text" disabled={isEmpty} onClick={() => void write({ kind: 'end' })}>
         {WORDS.restart}
       </Button>

@@ -6,6 +6,7 @@ import { CompassAid } from '@/views/shared/devices/compass-aid';
 import styles from './counter.module.css';
 import type { CounterState } from './count/use-counter';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   counter: CounterState;
@@ -35,7 +36,7 @@ export function Following({ counter, count }: Props) {
           {WORDS.compass}
         </Button>
       </div>
-      {isKept && <p className={styles.soft}>{WORDS.kept}</p>}
+      {isKept && <p className={layout.soft}>{WORDS.kept}</p>}
       {compass && (
         <CompassAid
           onUse={(bearing) => {

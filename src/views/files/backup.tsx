@@ -17,6 +17,7 @@ import { offeredFile, type Offered } from './import/offered-file';
 import { canShare, save, share } from '@/views/shared/data/save-file';
 import { StoragePromise } from './storage-promise';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Gives a file to the person; resolves to whether they took it. */
 type Give = (name: string, content: Blob) => Promise<boolean>;
@@ -94,7 +95,7 @@ export function Backup({ backup, copies, onOffer }: Props) {
           <Checkbox checked={withPixels} onChange={({ target }) => setWithPixels(target.checked)}>
             {WORDS.withPictures(pictures)}
           </Checkbox>
-          <p className={styles.soft}>{WORDS.positionsToo}</p>
+          <p className={layout.soft}>{WORDS.positionsToo}</p>
         </>
       )}
       <div className={styles.row}>
@@ -111,7 +112,7 @@ export function Backup({ backup, copies, onOffer }: Props) {
         {status}
       </p>
       <StoragePromise />
-      <p className={styles.soft}>{copies.length > 0 ? WORDS.copies : WORDS.noCopies}</p>
+      <p className={layout.soft}>{copies.length > 0 ? WORDS.copies : WORDS.noCopies}</p>
       <DailyCopies copies={copies} onOffer={onOffer} />
     </Section>
   );

@@ -11,6 +11,7 @@ import styles from './files.module.css';
 import { makeFile, type MadeFile } from './make-file';
 import { canShare, save, share } from '@/views/shared/data/save-file';
 import { OFFERED_FORMATS, WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** The value of the choice that stands for all outings. */
 const ALL = '';
@@ -83,7 +84,7 @@ export function Export({ outings, first }: Props) {
             >
               {label}
             </Button>
-            <span id={`what-${name}`} className={styles.soft}>
+            <span id={`what-${name}`} className={layout.soft}>
               {what}
             </span>
           </li>
@@ -94,7 +95,7 @@ export function Export({ outings, first }: Props) {
         className={message?.alert ? styles.warning : undefined}
         data-testid="exported"
       >
-        {message?.words ?? <span className={styles.soft}>{WORDS.needs}</span>}
+        {message?.words ?? <span className={layout.soft}>{WORDS.needs}</span>}
       </p>
       {made && canShare() && (
         <Button onClick={() => void share(made.name, made.content)}>{WORDS.share}</Button>

@@ -14,6 +14,7 @@ import type { KeepAnswer } from '@/workers/heights/heights-run';
 import type { OneJob } from '@/workers/worker-call';
 import styles from './files.module.css';
 import { HEIGHT_WORDS as WORDS } from './height-words';
+import layout from '@/views/shared/page/layout.module.css';
 
 type State =
   | { readonly status: 'idle' | 'failed' }
@@ -68,7 +69,7 @@ export function KeptHeights({ outings }: { outings: readonly Outing[] }) {
   const { state, keep, cancel } = useKeeping();
   return (
     <Section id="heights" title={WORDS.title}>
-      <p className={styles.soft}>{WORDS.help}</p>
+      <p className={layout.soft}>{WORDS.help}</p>
       <ul className={styles.copies}>
         {sheets.map((sheet) => (
           <li key={sheet.id}>
@@ -90,7 +91,7 @@ export function KeptHeights({ outings }: { outings: readonly Outing[] }) {
         onCancel={cancel}
       />
       <Said state={state} />
-      <p className={styles.soft}>{WORDS.caution}</p>
+      <p className={layout.soft}>{WORDS.caution}</p>
     </Section>
   );
 }

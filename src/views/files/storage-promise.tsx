@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import styles from './files.module.css';
 import { STORAGE_WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Whether the browser has promised to keep what it stores; unknown where it doesn't say. */
 type Kept = 'granted' | 'not-granted' | 'unknown';
@@ -38,11 +38,11 @@ export function StoragePromise() {
   if (!kept) return null;
   return (
     <div data-testid="storage">
-      <p className={kept === 'granted' ? styles.soft : undefined}>{STORAGE_WORDS[kept]}</p>
-      <p className={styles.soft}>{STORAGE_WORDS.private}</p>
+      <p className={kept === 'granted' ? layout.soft : undefined}>{STORAGE_WORDS[kept]}</p>
+      <p className={layout.soft}>{STORAGE_WORDS.private}</p>
       {kept === 'not-granted' && (
         <>
-          <p className={styles.soft}>{STORAGE_WORDS.whatToDo}</p>
+          <p className={layout.soft}>{STORAGE_WORDS.whatToDo}</p>
           {wasAsked ? (
             <p role="status">{STORAGE_WORDS.refused}</p>
           ) : (

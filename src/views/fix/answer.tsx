@@ -22,6 +22,7 @@ import styles from './fix.module.css';
 import { WayTo } from './way-to';
 import { WORDS } from './words';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   here: FixHere;
@@ -111,13 +112,13 @@ function Notes({ here, solution }: { here: FixHere; solution: Solution }) {
         </p>
       )}
       {compass && <p>{WORDS.compassHere(compass.degrees, compass.sigmaDegrees)}</p>}
-      {fromLog > 0 && <p className={styles.soft}>{WORDS.fromLog(fromLog)}</p>}
+      {fromLog > 0 && <p className={layout.soft}>{WORDS.fromLog(fromLog)}</p>}
       {reckoned && (
         <p className={reckoned.asExpected ? undefined : styles.warning}>
           {WORDS.apart(reckoned.apartMetres, reckoned.asExpected)}
         </p>
       )}
-      {found?.fix.cuts && <p className={styles.soft}>{WORDS.cut(found.fix.cuts.best)}</p>}
+      {found?.fix.cuts && <p className={layout.soft}>{WORDS.cut(found.fix.cuts.best)}</p>}
       {next && (
         <p data-testid="next-mark">
           {WORDS.next(

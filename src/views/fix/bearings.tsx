@@ -13,6 +13,7 @@ import { clearedDraft } from './use-draft';
 import { SightForm } from './sight-form';
 import type { Known } from './use-known';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   draft: FixDraft;
@@ -150,7 +151,7 @@ function SightRow({ read: { draft, place, fault }, fit, isChecked, onChange, onR
         </span>
         {draft.back && <small>{WORDS.toMe}</small>}
         {fit && (
-          <small className={styles.soft}>
+          <small className={layout.soft}>
             {WORDS.away(fit.metres)}
             {isChecked && `, ${WORDS.residual(fit.residualDegrees)}`}
           </small>

@@ -22,6 +22,7 @@ import { OrientTab } from './tabs/orient';
 import { PlacesTab } from './tabs/places';
 import type { Known } from './use-known';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   solution: Solution;
@@ -82,7 +83,7 @@ export function FixPage(props: Props) {
           <Rooms known={known} solution={solution} at={at} />
         </div>
       </div>
-      <p className={styles.soft}>{WORDS.caution}</p>
+      <p className={layout.soft}>{WORDS.caution}</p>
     </ViewPage>
   );
 }

@@ -23,6 +23,7 @@ import type { Chosen } from './use-layers';
 import { MODES, useMap, type Mode, type OpenMap } from './use-map';
 import type { Tiles } from './use-tiles';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   picture: MapPicture;
@@ -118,7 +119,7 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
           <PressButton href={viewUrl('fix', undefined, { tab: 'orient' })}>
             {WORDS.orient}
           </PressButton>
-          <p className={styles.soft}>{WORDS.caution}</p>
+          <p className={layout.soft}>{WORDS.caution}</p>
         </div>
       </div>
     </ViewPage>

@@ -14,6 +14,7 @@ import { AddPicture } from './add/add-picture';
 import styles from './map.module.css';
 import { Thumbnail } from './thumbnail';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   /** What the picture is chosen for. */
@@ -39,7 +40,7 @@ export function PictureList({ route, outing }: Props) {
             <PictureRow key={picture.id} picture={picture} href={urlOf(picture.id)} />
           ))}
         </ul>
-        {bytes > 0 && <p className={styles.soft}>{WORDS.kept(bytes)}</p>}
+        {bytes > 0 && <p className={layout.soft}>{WORDS.kept(bytes)}</p>}
         <AddPicture onAdded={(id) => void leaveFor(urlOf(id))} />
       </Section>
     </ViewPage>
@@ -58,7 +59,7 @@ function PictureRow({ picture, href }: { picture: MapPicture; href: string }) {
         <span className={styles.grow}>
           <b>{visibleText(name)}</b>
           <br />
-          <span className={styles.soft}>{WORDS.about(width, height, bytes)}</span>
+          <span className={layout.soft}>{WORDS.about(width, height, bytes)}</span>
         </span>
       </a>
       <PressButton

@@ -4,6 +4,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
 import styles from './outings.module.css';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** The areas, and how to make one: there have to be outings to join. */
 export function Areas({ areas, outings }: { areas: readonly AreaState[]; outings: number }) {
@@ -18,7 +19,7 @@ export function Areas({ areas, outings }: { areas: readonly AreaState[]; outings
               <a className={styles.outing} href={viewUrl('area', area.id)}>
                 <span className={styles.words}>
                   <span className={styles.name}>{visibleText(area.name) || WORDS.untitled}</span>
-                  <span className={styles.soft}>{WORDS.areaOf(area.outings.length)}</span>
+                  <span className={layout.soft}>{WORDS.areaOf(area.outings.length)}</span>
                 </span>
               </a>
             </li>

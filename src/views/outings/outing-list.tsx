@@ -13,6 +13,7 @@ import { SmallSketch } from '@/views/shared/sketch/still-drawing';
 import { viewUrl } from '@/views/views';
 import styles from './outings.module.css';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Rows that fill the first screen with some to spare; more join them after it is painted. */
 const FIRST_ROWS = 16;
@@ -64,7 +65,7 @@ function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDel
         </span>
         <span className={styles.words}>
           <span className={styles.name}>{name}</span>
-          <span className={styles.soft}>
+          <span className={layout.soft}>
             {outing.date && dayjs(outing.date.day).format('D MMMM YYYY')}
             {outing.date?.time && `, ${outing.date.time}`}
             {outing.by && ` · ${WORDS.byWhom(visibleText(outing.by))}`}

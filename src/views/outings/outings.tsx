@@ -16,6 +16,7 @@ import { useOutings } from './use-outings';
 import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from './words';
 import { leaveFor } from '@/store/browser-database';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** What is being done with outings, and what went wrong with it. */
 function useAttempts() {
@@ -192,6 +193,6 @@ const Empty = ({
         {WORDS.demoArea}
       </PressButton>
     </div>
-    <p className={styles.soft}>{WORDS.noNetwork}</p>
+    <p className={layout.soft}>{WORDS.noNetwork}</p>
   </section>
 );

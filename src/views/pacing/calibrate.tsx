@@ -14,6 +14,7 @@ import styles from './pacing.module.css';
 import { useCalibration, type CalibrationDraft } from './use-calibration';
 import { Icon } from '@/ui/controls/icon';
 import { faultWords, warningWords, WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 const WalksChart = dynamic(() => import('./walks-chart').then((it) => it.WalksChart), {
   ssr: false,
@@ -196,7 +197,7 @@ function Outcome({ calibration: { draft, reading, status } }: PartProps) {
   return (
     <div aria-live="polite" data-testid="calibration">
       {wrongs.map((wrong) => (
-        <p key={wrong} className={styles.warning}>
+        <p key={wrong} className={layout.warning}>
           {wrong}
         </p>
       ))}
@@ -215,7 +216,7 @@ function Result({ length }: { length: PaceLength }) {
         {spread !== null && WORDS.spread((100 * spread).toFixed(1))}
       </p>
       {warnings.map((warning) => (
-        <p key={JSON.stringify(warning)} className={styles.warning}>
+        <p key={JSON.stringify(warning)} className={layout.warning}>
           {warningWords(warning)}
         </p>
       ))}

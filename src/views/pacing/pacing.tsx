@@ -16,6 +16,7 @@ import { ProfileTable } from './profile-table';
 import { UncertaintySplit } from './uncertainty-split';
 import { useProfiles, type Profiles } from './use-profiles';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 const NameDialog = dynamic(() => import('./name-dialog').then((it) => it.NameDialog), {
   ssr: false,
@@ -42,7 +43,7 @@ export function Pacing() {
   }
   return (
     <ViewPage view="pacing" about={outing?.name} back={back}>
-      <div className={styles.columns}>
+      <div className={layout.columns}>
         <div>
           <Section id="profile" title={WORDS.profile}>
             <ProfileChoice profiles={profiles} all={profiles.all} />

@@ -13,6 +13,7 @@ import styles from './practice.module.css';
 import type { PracticeState } from './use-practice';
 import { BlindWalks } from './walk/blind-walks';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 const Progress = dynamic(() => import('./progress').then((it) => it.Progress), { ssr: false });
 
@@ -23,10 +24,10 @@ export function PracticePage({ practice }: { practice: PracticeState }) {
   return (
     <ViewPage view="practice" back={BACK_TO_OUTINGS}>
       <p>{WORDS.lead}</p>
-      <p className={styles.soft}>{WORDS.caution}</p>
+      <p className={layout.soft}>{WORDS.caution}</p>
       <Section id="due" title={WORDS.due}>
         {due.length === 0 ? (
-          <p className={styles.soft}>
+          <p className={layout.soft}>
             {practice.attempts!.length === 0 ? WORDS.newHere : WORDS.nothingDue}
           </p>
         ) : (
@@ -55,7 +56,7 @@ const OwnCompass = () => (
     <a href={viewUrl('practice', undefined, { compass: '' })} className={styles.first}>
       {WORDS.freeCompass}
     </a>{' '}
-    <span className={styles.soft}>{WORDS.freeCompassWhy}</span>
+    <span className={layout.soft}>{WORDS.freeCompassWhy}</span>
   </p>
 );
 

@@ -11,6 +11,7 @@ import { browserDatabase } from '@/store/browser-database';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './practice.module.css';
 import { SLIP_NAMES, WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** The last so many goes are plotted. */
 const PLOTTED = 60;
@@ -27,7 +28,7 @@ export function Progress({ attempts }: { attempts: readonly Attempt[] }) {
   return (
     <Section id="progress" title={WORDS.progress}>
       {counted.length === 0 ? (
-        <p className={styles.soft}>{WORDS.noProgress}</p>
+        <p className={layout.soft}>{WORDS.noProgress}</p>
       ) : (
         <>
           <div className={styles.charts}>
@@ -50,7 +51,7 @@ export function Progress({ attempts }: { attempts: readonly Attempt[] }) {
             />
           </div>
           <Slips attempts={counted} />
-          <p className={styles.soft}>{WORDS.ownOnly}</p>
+          <p className={layout.soft}>{WORDS.ownOnly}</p>
           <Popconfirm
             title={WORDS.forgetSure}
             okText={WORDS.yes}

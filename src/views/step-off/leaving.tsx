@@ -19,6 +19,7 @@ import { viewUrl } from '@/views/views';
 import styles from './step-off.module.css';
 import { bearingText } from '@/ui/units/shown';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 const LONGEST_TEXT = 2000;
 
@@ -103,7 +104,7 @@ export function Leaving() {
       <Button type="primary" className={styles.go} onClick={go} loading={busy || leaving}>
         {WORDS.go(bearing === null ? null : bearingText(bearing))}
       </Button>
-      <p className={styles.soft}>{WORDS.caution}</p>
+      <p className={layout.soft}>{WORDS.caution}</p>
     </ViewPage>
   );
 }

@@ -10,6 +10,7 @@ import { SpeedField } from '@/views/shared/fields/unit-fields';
 import { Section } from '@/views/shared/page/view-page';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** What stands for the general pace, and for the clock, among the grounds. */
 const GENERAL = '';
@@ -83,7 +84,7 @@ export function HomeMeansChoice({ solution, run }: Props) {
           onChange={(kilometresPerHour) => change({ aim: means.aim, kilometresPerHour })}
         />
       )}
-      <p className={styles.soft} data-testid="means">
+      <p className={layout.soft} data-testid="means">
         {means.isSaid ? WORDS.meansSaid : WORDS.meansUsual}
       </p>
     </Section>

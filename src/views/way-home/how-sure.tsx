@@ -14,6 +14,7 @@ import { improvementWords, sourceWords } from './source-words';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
+import layout from '@/views/shared/page/layout.module.css';
 
 const MOST_SHOWN = 6;
 /** A source with less than this share is not worth a line. */
@@ -36,7 +37,7 @@ export function HowSure({ solution, sight }: Props) {
         {!isInPaces() && WORDS.seen(sight, chanceWords(detectionChance(error, sight)))}
       </p>
       {places.frame.north === 'true' && (
-        <p className={styles.soft}>{WORDS.onMap(placeOnMap(solution, current).semiMajorMetres)}</p>
+        <p className={layout.soft}>{WORDS.onMap(placeOnMap(solution, current).semiMajorMetres)}</p>
       )}
       <Sources solution={solution} />
     </Section>
@@ -65,7 +66,7 @@ function Sources({ solution }: { solution: Solution }) {
       </ul>
       <h3>{WORDS.helps}</h3>
       {helps.length === 0 ? (
-        <p className={styles.soft}>{WORDS.nothingHelps}</p>
+        <p className={layout.soft}>{WORDS.nothingHelps}</p>
       ) : (
         <ul data-testid="helps">
           {helps.slice(0, MOST_IMPROVEMENTS).map((each, index) => (
@@ -75,7 +76,7 @@ function Sources({ solution }: { solution: Solution }) {
           ))}
         </ul>
       )}
-      <p className={styles.soft}>
+      <p className={layout.soft}>
         {WORDS.cancels}{' '}
         <a className={styles.link} href={viewUrl('uncertainty', solution.outing.id)}>
           {WORDS.yourErrors}

@@ -10,6 +10,7 @@ import { Section } from '@/views/shared/page/view-page';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
 import { visibleText } from '@/core/units/visible';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** Half the drawing's side, and how much of it the larger of ellipse and sight fills. */
 const HALF = 150;
@@ -48,7 +49,7 @@ export function SimulatedWalks({ solution, sight }: Props) {
           {visibleText(stationName(solution, 0))}
         </text>
       </svg>
-      <p className={styles.soft}>
+      <p className={layout.soft}>
         {WORDS.walksHow} <span data-testid="inside">{WORDS.inside(inside)}</span>
       </p>
     </Section>

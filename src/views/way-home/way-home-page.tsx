@@ -17,6 +17,7 @@ import { useChosenWay, Ways } from './ways';
 import { WORDS } from './words';
 import { isInPaces } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   solution: Solution;
@@ -58,10 +59,10 @@ function NotHome({ solution, run }: Props) {
         onWay={setChosen}
       />
       <HomeMeansChoice solution={solution} run={run} />
-      <div className={styles.columns}>
+      <div className={layout.columns}>
         <HowSure solution={solution} sight={sight} />
         {isInPaces() ? null : solution.walked ? (
-          <p className={styles.soft}>{WORDS.notSimulated}</p>
+          <p className={layout.soft}>{WORDS.notSimulated}</p>
         ) : (
           <div>
             <SimulatedWalks solution={solution} sight={sight} />

@@ -17,6 +17,7 @@ import { planningWords, recommendationWords } from './planning-words';
 import { WayCard } from './way-card';
 import styles from './way-home.module.css';
 import { WORDS } from './words';
+import layout from '@/views/shared/page/layout.module.css';
 
 type Weighed = ReturnType<typeof useWeighedWays>;
 
@@ -153,7 +154,7 @@ const LineFields = ({
         autoComplete="off"
         aria-describedby="line-help"
       />
-      <span id="line-help" className={styles.soft}>
+      <span id="line-help" className={layout.soft}>
         {WORDS.lineHelp}
       </span>
     </div>

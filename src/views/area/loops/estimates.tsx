@@ -3,7 +3,7 @@ import { uncheckedOf } from '@/core/survey/party/unchecked';
 import { nameOf, walkerOf, type Party } from '@/core/survey/party/party';
 import { degrees } from '@/core/units/units';
 import { visibleText } from '@/core/units/visible';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import { WORDS } from '../words';

@@ -4,7 +4,7 @@ import { nameOf } from '@/core/survey/party/party';
 import type { Survey } from '@/core/survey/party/survey';
 import { lengthText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';

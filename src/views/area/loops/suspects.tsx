@@ -13,7 +13,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import { browserDatabase } from '@/store/browser-database';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import { loadEarthModels } from '@/views/shared/data/use-earth-models';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import { viewUrl } from '@/views/views';
 import styles from '../area.module.css';

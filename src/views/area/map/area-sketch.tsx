@@ -8,9 +8,9 @@ import type { Survey } from '@/core/survey/party/survey';
 import { areaLayers, sureLayer, wayLayer } from '@/sketch/layers/area';
 import { gridOf } from '@/sketch/grid';
 import { viewOfLayers, type Layer } from '@/sketch/layer';
-import { onScreen, viewTransform, type Pixel, type Size, type View } from '@/sketch/view';
+import { onScreen, type Pixel, type Size, type View } from '@/sketch/view';
 import { ToolButton } from '@/ui/controls/tool-button';
-import { LayersDrawn } from '@/views/shared/sketch/layer-drawn';
+import { GridDrawn, LayersDrawn } from '@/views/shared/sketch/layer-drawn';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import styles from '../area.module.css';
 import type { WayEnds } from '../way-between';
@@ -100,9 +100,7 @@ function Drawing({ survey, layers, view, size, grid }: DrawingProps) {
   const first = nth(survey.party.members, 0).solution;
   return (
     <>
-      <g transform={viewTransform(view)}>
-        {grid && <path className={styles.gridLines} d={lines.path} data-testid="grid" />}
-      </g>
+      {grid && <GridDrawn grid={lines} view={view} />}
       <LayersDrawn
         layers={layers}
         view={view}

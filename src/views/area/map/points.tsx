@@ -5,7 +5,7 @@ import type { Survey } from '@/core/survey/party/survey';
 import { lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import { shownPlace } from '@/views/shared/fields/grid-choice';
-import page from '@/views/shared/page/page.module.css';
+import page from '@/views/shared/page/layout.module.css';
 import { Section } from '@/views/shared/page/view-page';
 import styles from '../area.module.css';
 import { WORDS } from '../words';

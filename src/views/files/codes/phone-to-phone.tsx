@@ -9,6 +9,7 @@ import styles from '../files.module.css';
 import { offeredFile, type Offered } from '../import/offered-file';
 import { WORDS } from '../words';
 import { codedText } from './coded-text';
+import layout from '@/views/shared/page/layout.module.css';
 
 const ShowCodes = dynamic(() => import('./show-codes').then((it) => it.ShowCodes), { ssr: false });
 const ReadCodes = dynamic(() => import('./read-codes').then((it) => it.ReadCodes), { ssr: false });
@@ -32,7 +33,7 @@ export function PhoneToPhone({ outings, first, onOffer }: Props) {
   const toggle = (wanted: 'show' | 'read') => setMode(mode === wanted ? null : wanted);
   return (
     <Section id="phone" title={WORDS.phone}>
-      <p className={styles.soft}>{WORDS.phoneHow}</p>
+      <p className={layout.soft}>{WORDS.phoneHow}</p>
       {outing && (
         <>
           <label htmlFor="sent">{WORDS.whichOuting}</label>

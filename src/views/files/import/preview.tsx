@@ -7,6 +7,7 @@ import type { FileSummary, OfferedOuting } from '@/workers/files-protocol';
 import styles from '../files.module.css';
 import { useImport, type Imported } from './use-import';
 import { CONFLICT_WORDS, WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** More outings, or messages, of one file are reported by their number. */
 const MOST_SHOWN = 100;
@@ -89,11 +90,11 @@ function Messages({ messages }: { messages: readonly string[] }) {
   return (
     <>
       {messages.slice(0, MOST_MESSAGES).map((message, index) => (
-        <p key={index} className={styles.soft}>
+        <p key={index} className={layout.soft}>
           {message}
         </p>
       ))}
-      {more > 0 && <p className={styles.soft}>{WORDS.moreFaults(more)}</p>}
+      {more > 0 && <p className={layout.soft}>{WORDS.moreFaults(more)}</p>}
     </>
   );
 }
@@ -115,7 +116,7 @@ function Candidate({ id, outing, choice, onChoose }: CandidateProps) {
   return (
     <li>
       <b>{visibleText(outing.name) || WORDS.untitled}</b>{' '}
-      <span className={styles.soft}>{about.filter(Boolean).join(' · ')}</span>
+      <span className={layout.soft}>{about.filter(Boolean).join(' · ')}</span>
       {outing.conflict === 'other' && (
         <Choice id={id} words={WORDS.conflict} value={choice} onChoose={onChoose} />
       )}

@@ -9,6 +9,7 @@ import { bearingText } from '@/ui/units/shown';
 import styles from '../fix.module.css';
 import { ReadingField } from '../reading-field';
 import { IDENTIFY_WORDS as WORDS, WORDS as FIX_WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   /** Where one is; null while that is not known. */
@@ -56,7 +57,7 @@ export function IdentifyTab({ at, solution, known }: Props) {
   if (!at) return <p>{WORDS.needsFix}</p>;
   return (
     <>
-      <p className={styles.soft}>{WORDS.why}</p>
+      <p className={layout.soft}>{WORDS.why}</p>
       <AskedBearing id="identify-bearing" label={WORDS.bearing} solution={solution}>
         {(degrees) => {
           const found = inDirection(at, degrees, known.map(markOf), MOST_OFF);
@@ -80,7 +81,7 @@ export function PathsTab({ at, solution, lines }: Props) {
   if (lines.length === 0) return <p>{WORDS.noLines}</p>;
   return (
     <>
-      <p className={styles.soft}>{WORDS.pathWhy}</p>
+      <p className={layout.soft}>{WORDS.pathWhy}</p>
       <AskedBearing id="path-bearing" label={WORDS.pathBearing} solution={solution}>
         {(degrees) => {
           const found = pathsHere(at, degrees, lines.map(lineOf), NEAR);

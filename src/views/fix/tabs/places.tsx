@@ -12,6 +12,7 @@ import type { Known } from '../use-known';
 import { PlaceForm } from './place-form';
 import { PLACES_WORDS as WORDS } from '../words';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   known: Known;
@@ -35,7 +36,7 @@ export function PlacesTab({ known, at }: Props) {
   };
   return (
     <>
-      <p className={styles.soft}>{WORDS.why}</p>
+      <p className={layout.soft}>{WORDS.why}</p>
       {known.fault && <p className={styles.warning}>{known.fault}</p>}
       <PlaceRows
         places={known.places}
@@ -77,7 +78,7 @@ const PlaceRows = ({ places, onEdit, onRemove }: RowProps) => (
       <li key={place.id}>
         <span className={styles.sight}>
           <b>{visibleText(place.name)}</b>
-          <small className={styles.soft}>{aboutPlace(place)}</small>
+          <small className={layout.soft}>{aboutPlace(place)}</small>
         </span>
         <PressButton
           look="plain"

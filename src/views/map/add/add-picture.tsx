@@ -8,6 +8,7 @@ import { gridSheet } from './grid-sheet';
 import styles from '../map.module.css';
 import { useAddPicture, type Asked } from './use-add-picture';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** The files that were chosen; the same ones can be chosen again after that. */
 function chosenFiles({ target }: ChangeEvent<HTMLInputElement>): File[] {
@@ -58,7 +59,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
         accept="image/*"
         onChange={(event) => void takeFiles(chosenFiles(event))}
       />
-      <p className={styles.soft}>{WORDS.limit}</p>
+      <p className={layout.soft}>{WORDS.limit}</p>
       <BlankSheet onSheet={({ file: sheet, about }) => take(sheet, null, false, about)} />
       {busy && (
         <p role="status">

@@ -7,6 +7,7 @@ import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   tie: PictureTie;
@@ -37,7 +38,7 @@ export function LinePanel({ tie, taps, onBack, onDone, onKeep }: Props) {
   };
   return (
     <>
-      <p className={styles.soft}>{WORDS.lineHow}</p>
+      <p className={layout.soft}>{WORDS.lineHow}</p>
       <Form layout="vertical" className={styles.form}>
         <Form.Item label={WORDS.lineName} htmlFor="line-name">
           <Input

@@ -13,6 +13,7 @@ import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   tie: PictureTie;
@@ -30,7 +31,7 @@ export function MeasurePanel({ tie, taps, gridMagnetic, onAgain, onKeep }: Props
   const measured = from && to ? tie.measured(from, to) : null;
   return (
     <>
-      <p className={styles.soft}>{WORDS.measureHow}</p>
+      <p className={layout.soft}>{WORDS.measureHow}</p>
       {place && <OnePlace position={place} tie={tie} at={from!} onKeep={onKeep} />}
       {measured && (
         <div data-testid="measured">
@@ -45,7 +46,7 @@ export function MeasurePanel({ tie, taps, gridMagnetic, onAgain, onKeep }: Props
             )}
           </p>
           {gridMagnetic === null ? (
-            <p className={styles.soft}>{WORDS.noDeclination}</p>
+            <p className={layout.soft}>{WORDS.noDeclination}</p>
           ) : (
             <p>{WORDS.gridBearing(bearingText(measured.gridDegrees))}</p>
           )}
@@ -61,7 +62,7 @@ function OnGround({ tie, from, to }: { tie: PictureTie; from: Pixel; to: Pixel }
   const [start, end] = [tie.positionOf(from), tie.positionOf(to)];
   if (!start || !end) return null;
   return (
-    <p className={styles.soft}>{WORDS.onGround(lengthText(lengthOf(planePointOf(start, end))))}</p>
+    <p className={layout.soft}>{WORDS.onGround(lengthText(lengthOf(planePointOf(start, end))))}</p>
   );
 }
 

@@ -6,6 +6,7 @@ import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 /** How the base-plate compass lies on the map. */
 export interface PlateState {
@@ -77,7 +78,7 @@ interface PanelProps {
 export function ProtractorPanel({ state, onState, wanted }: PanelProps) {
   return (
     <>
-      <p className={styles.soft}>{WORDS.protractorHow}</p>
+      <p className={layout.soft}>{WORDS.protractorHow}</p>
       <p id="edge-label">{WORDS.edge}</p>
       <Slider
         ariaLabelledByForHandle="edge-label"

@@ -8,6 +8,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   route: Route | null;
@@ -34,7 +35,7 @@ export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
   const last = route.points.at(-1);
   return (
     <>
-      <p className={styles.soft}>{WORDS.routeHow}</p>
+      <p className={layout.soft}>{WORDS.routeHow}</p>
       <p className={styles.big} role="status" data-testid="last-leg">
         {WORDS.points(route.points.length)}
         {leg &&

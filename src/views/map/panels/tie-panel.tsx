@@ -18,6 +18,7 @@ import styles from '../map.module.css';
 import type { Tiles } from '../use-tiles';
 import { WORDS } from '../words';
 import { Magnifier } from './magnifier';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   picture: MapPicture;
@@ -36,7 +37,7 @@ export function TiePanel(props: Props) {
   const { picture, tie, at, onAt, change } = props;
   return (
     <>
-      <p className={styles.soft}>{WORDS.tieHow}</p>
+      <p className={layout.soft}>{WORDS.tieHow}</p>
       <TieQuality picture={picture} tie={tie} />
       <ol className={styles.controls} aria-label={WORDS.modes.tie}>
         {picture.controls.map(({ label }, index) => {

@@ -15,7 +15,7 @@ import type { WayEnds } from '../way-home-strip';
 import { WORDS } from '../words';
 import { homePlate, HomePlate } from './home-plate';
 import { arrowsBox, arrowsFoot, NorthArrows } from '@/views/shared/sketch/north-arrows';
-import { ChosenLine, MarksDrawn, ShapesDrawn } from '@/views/shared/sketch/layer-drawn';
+import { ChosenLine, GridDrawn, MarksDrawn, ShapesDrawn } from '@/views/shared/sketch/layer-drawn';
 import {
   GroundDrawn,
   GroundNote,
@@ -134,8 +134,8 @@ function Base(props: BaseProps) {
       style={{ transform: driftTransform(still, view) }}
     >
       <GroundDrawn ground={ground} view={still} size={size} />
+      {grid && <GridDrawn grid={grid} view={still} />}
       <g transform={viewTransform(still)}>
-        {grid && <path className={styles.gridLines} d={grid.path} data-testid="grid" />}
         {choices.walks && !ends && <WalksCloud solution={solution} />}
       </g>
       <g data-testid="route" data-legs={solution.legs.count}>

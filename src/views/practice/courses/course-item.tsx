@@ -15,6 +15,7 @@ import { viewUrl } from '@/views/views';
 import styles from '../practice.module.css';
 import { WORDS } from '../words';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 const ShowCodes = dynamic(
   () => import('@/views/files/codes/show-codes').then((it) => it.ShowCodes),
@@ -38,7 +39,7 @@ const Items = ({ course, done }: { course: Course; done: readonly ItemDone[] }) 
         >
           {WORDS.item(exerciseOf(exercise)?.title ?? exercise, index + 1)}
         </a>
-        {nth(done, index).isDone && <span className={styles.soft}>{WORDS.isDone}</span>}
+        {nth(done, index).isDone && <span className={layout.soft}>{WORDS.isDone}</span>}
       </li>
     ))}
   </ol>

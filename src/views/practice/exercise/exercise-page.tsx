@@ -15,6 +15,7 @@ import { SceneView } from './scene-view';
 import { anySeed, useAttempt } from './use-attempt';
 import { VerdictNote } from './verdict-note';
 import { nth } from '@/core/units/nth';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   exercise: Exercise;
@@ -84,7 +85,7 @@ function Go({ exercise, questions, go, course, onAgain }: GoProps) {
   return (
     <Section id="exercise" title={WORDS.stages[go.stage]}>
       {questions.length > 1 && (
-        <p className={styles.soft}>{WORDS.question(at + 1, questions.length)}</p>
+        <p className={layout.soft}>{WORDS.question(at + 1, questions.length)}</p>
       )}
       {go.stage === 'show' ? (
         <Shown key={at} question={question} onTry={() => void shown()} isLast={isLast} />

@@ -14,6 +14,7 @@ import { useCountryDrawing } from '../use-trainer';
 import { WORDS } from '../words';
 import { bearingOf, type Draft } from './draft';
 import page from './exercise.module.css';
+import layout from '@/views/shared/page/layout.module.css';
 
 export interface SceneProps<Kind> {
   question: Question;
@@ -97,7 +98,7 @@ function OnMap({ kind, scene, draft, onDraft }: OnMapProps) {
           </label>
         ))}
       </div>
-      <p role="status" className={page.soft}>
+      <p role="status" className={layout.soft}>
         {point && WORDS.placeAt(point.east, point.north)}
       </p>
     </>

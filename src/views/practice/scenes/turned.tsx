@@ -3,7 +3,7 @@ import { Slider } from 'antd';
 import type { KeyboardEvent } from 'react';
 import { normalised } from '@/core/units/angle';
 import type { Degrees } from '@/core/units/units';
-import page from '../exercise/exercise.module.css';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface TurnedProps {
   label: string;
@@ -42,7 +42,7 @@ export function Turned({ label, value, onTurn, says }: TurnedProps) {
         onChange={onTurn}
       />
       {says && (
-        <p role="status" className={page.soft}>
+        <p role="status" className={layout.soft}>
           {says}
         </p>
       )}

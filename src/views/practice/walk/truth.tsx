@@ -16,6 +16,7 @@ import { CountryMap } from '../scenes/country-map';
 import { useCountryDrawing } from '../use-trainer';
 import { WORDS } from '../words';
 import styles from './truth.module.css';
+import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
   walk: KeptWalk;
@@ -84,8 +85,8 @@ function Compared({ walk, legs, solution, drawing }: ComparedProps) {
               </p>
             </>
           )}
-          <p className={page.soft}>{WORDS.missingLegs(legs.length, solution.legs.count)}</p>
-          <p className={page.soft}>{WORDS.truthOnMap}</p>
+          <p className={layout.soft}>{WORDS.missingLegs(legs.length, solution.legs.count)}</p>
+          <p className={layout.soft}>{WORDS.truthOnMap}</p>
           <div className={page.actions}>
             <PressButton href={viewUrl('outing', walk.outing)}>{WORDS.openLog}</PressButton>
           </div>

@@ -20,6 +20,7 @@ import { Compass } from '../compass/compass';
 import page from '../exercise/exercise.module.css';
 import styles from '../practice.module.css';
 import { WORDS } from '../words';
+import layout from '@/views/shared/page/layout.module.css';
 
 const AIMS = ['needle', 'landmark', 'sighted'] as const;
 /** What to do where water is in the way. */
@@ -95,7 +96,7 @@ export function WalkOn({ walk, legs }: Props) {
             {WORDS.end}
           </PressButton>
         </div>
-        {isShort && <p className={page.soft}>{WORDS.endFewer}</p>}
+        {isShort && <p className={layout.soft}>{WORDS.endFewer}</p>}
         {set.failed && <p role="alert">{set.failed}</p>}
         <p role="status" data-testid="sees-home">
           {legs && seesStart(walk, legs) && WORDS.seesHome(walk.startName)}
@@ -125,7 +126,7 @@ const LegFields = ({ set }: { set: ReturnType<typeof useSetLeg> }) => (
         onPressEnter={() => void set.go()}
       />
     </label>
-    <p className={page.soft}>{WORDS.pacesHelp}</p>
+    <p className={layout.soft}>{WORDS.pacesHelp}</p>
     <details className={styles.more}>
       <summary>{WORDS.walksSo(set.aim, set.atWater)}</summary>
       <Radio.Group
@@ -158,7 +159,7 @@ const asAnswer = (leg: WalkedLeg) =>
 /** What the walker knows: what was counted and met, never where that is. */
 const Known = ({ legs }: { legs: readonly WalkedLeg[] }) => (
   <Section id="known" title={WORDS.walkedLegs}>
-    <p className={page.soft}>{WORDS.notLogged}</p>
+    <p className={layout.soft}>{WORDS.notLogged}</p>
     <ol className={styles.items} data-testid="walked-legs">
       {legs.map((leg, index) => (
         <li key={index}>

@@ -2,7 +2,7 @@ import { Progress } from 'antd';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { HEIGHT_ENDINGS } from '@/formats/heights/endings';
 import { PressButton } from '@/ui/controls/press-button';
-import pageStyles from '@/views/shared/page/page.module.css';
+import pageStyles from '@/views/shared/page/layout.module.css';
 import { DEMO_GRID, demoHeights } from './demo-heights';
 import { CHOOSER_WORDS as WORDS } from './words';
 

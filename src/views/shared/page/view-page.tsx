@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Outing } from '@/core/model/outing';
 import { viewTitle, viewUrl, type ViewId } from '@/views/views';
-import styles from './page.module.css';
+import styles from './layout.module.css';
 import { ViewHeader, type Back } from './view-header';
 
 export const BACK_TO_OUTINGS: Back = { href: viewUrl('outings'), words: 'All outings' };

@@ -1,6 +1,7 @@
 import { memo, useMemo } from 'react';
 import type { OutingNorths } from '@/core/north/outing-norths';
 import type { Metres } from '@/core/units/units';
+import type { Grid } from '@/sketch/grid';
 import type { Obstacles } from '@/sketch/labels';
 import { layerPoints, namedIn, type Layer } from '@/sketch/layer';
 import { dotsPath, ellipsePath, linePaths, onPlaneOfMetres, type Place } from '@/sketch/paths';
@@ -74,6 +75,13 @@ export function ShapesDrawn({ layers, view, place = onPlaneOfMetres }: DrawnProp
     </g>
   );
 }
+
+/** The lines of a grid. */
+export const GridDrawn = ({ grid, view }: { grid: Grid; view: View }) => (
+  <g transform={viewTransform(view)}>
+    <path className={styles.grid} d={grid.path} data-testid="grid" />
+  </g>
+);
 
 /** The line of a layer that is chosen, drawn strong. */
 export function ChosenLine({ layer, number, view }: ChosenProps) {
