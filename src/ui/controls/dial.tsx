@@ -1,8 +1,9 @@
 'use client';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { normalised } from '@/core/units/angle';
-import { azimuthOf, polar } from '@/core/units/plane';
+import { azimuthOf } from '@/core/units/plane';
 import { bearingText } from '@/ui/units/shown';
+import { FaceLetters, FaceTicks } from '../compass/face';
 import styles from './dial.module.css';
 
 const SIZE = 240;
@@ -13,7 +14,6 @@ const DEAD_WITHIN = 0.12;
 /** Inside this share of the rim the dial turns by five degrees, outside by one. */
 const COARSE_WITHIN = 0.62;
 const COARSE = 5;
-const TICKS = Array.from({ length: 72 }, (_, index) => index * 5);
 const KEYS: Readonly<Record<string, number>> = {
   ArrowRight: 1,
   ArrowUp: 1,
@@ -84,25 +84,13 @@ const DialDrawing = ({ degrees }: { degrees: number }) => (
   <svg viewBox={`${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`} aria-hidden="true">
     <circle r={RIM} className={styles.rim} />
     <circle r={RIM * COARSE_WITHIN} className={styles.inner} />
-    {TICKS.map((tick) => (
-      <line
-        key={tick}
-        transform={`rotate(${tick})`}
-        y1={tick % 30 === 0 ? -RIM + 16 : tick % 10 === 0 ? -RIM + 10 : -RIM + 6}
-        y2={-RIM}
-        className={styles.tick}
-      />
-    ))}
-    {(['N', 'E', 'S', 'W'] as const).map((letter, index) => (
-      <text
-        key={letter}
-        x={polar(90 * index, LETTER_RADIUS).east}
-        y={6 - polar(90 * index, LETTER_RADIUS).north}
-        textAnchor="middle"
-      >
-        {letter}
-      </text>
-    ))}
+    <FaceTicks
+      every={5}
+      rim={RIM}
+      length={(tick) => (tick % 30 === 0 ? 16 : tick % 10 === 0 ? 10 : 6)}
+      className={styles.tick}
+    />
+    <FaceLetters radius={LETTER_RADIUS} down={6} />
     <g transform={`rotate(${degrees})`} className={styles.hand}>
       <line y1="-30" y2={-RIM + 4} />
       <circle cy={-RIM} r="11" />

@@ -1,7 +1,7 @@
 'use client';
 import { useSearchParams } from 'next/navigation';
-import { STORE_MESSAGES } from '@/ui/store-messages';
 import { PressButton } from '@/ui/controls/press-button';
+import { DocumentGate } from '@/views/shared/page/document-page';
 import { PlainPage } from '@/views/shared/page/plain-page';
 import { AreaPage } from './area-page';
 import { NewArea } from './new-area';
@@ -20,28 +20,13 @@ export function AreaView() {
 
 function OneArea({ id }: { id: string }) {
   const opening = useArea(id);
-  switch (opening.status) {
-    case 'ready':
-      return <AreaPage open={opening.open} />;
-    case 'failed':
-      return <PlainPage words={STORE_MESSAGES[opening.fault]} alert />;
-    case 'missing':
-      return <PlainPage words={WORDS.missing} />;
-    case 'discarded':
-      return (
-        <PlainPage words={WORDS.removed}>
-          <PressButton onClick={() => void opening.recover()}>{WORDS.restore}</PressButton>
-        </PlainPage>
-      );
-    case 'damaged':
-      return <PlainPage words={WORDS.damaged} alert />;
-    case 'adjusting':
-      return (
-        <PlainPage words={WORDS.adjusting(opening.round)}>
-          <PressButton onClick={opening.stop}>{WORDS.stop}</PressButton>
-        </PlainPage>
-      );
-    case 'loading':
-      return <PlainPage words={WORDS.loading} />;
+  if (opening.status === 'ready') return <AreaPage open={opening.open} />;
+  if (opening.status === 'adjusting') {
+    return (
+      <PlainPage words={WORDS.adjusting(opening.round)}>
+        <PressButton onClick={opening.stop}>{WORDS.stop}</PressButton>
+      </PlainPage>
+    );
   }
+  return <DocumentGate opening={opening} words={WORDS} />;
 }

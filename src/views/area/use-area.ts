@@ -10,17 +10,14 @@ import type { Outing } from '@/core/model/outing';
 import { solveAsWalked } from '@/core/survey/solve';
 import type { Solution } from '@/core/survey/solution';
 import { areaLogs, type AreaState } from '@/store/documents/areas';
-import {
-  documentActions,
-  type DocumentActions,
-  type DocumentOutcome,
-} from '@/store/documents/document-log';
+import { documentActions, type DocumentActions } from '@/store/documents/document-log';
 import { openingFault } from '@/store/database';
 import { listedOutings } from '@/store/snapshots/listed';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { adjustInWorker, type AreaRun } from '@/workers/area/areas';
 import { browserDatabase } from '@/store/browser-database';
 import { modelsUsed, useEarthModels } from '@/views/shared/data/use-earth-models';
+import type { Unopened } from '@/views/shared/page/document-page';
 
 interface Stored {
   readonly area: AreaState | null;
@@ -87,10 +84,8 @@ export interface OpenArea {
 }
 
 export type AreaOpening =
-  | { readonly status: 'loading' | 'missing' | 'damaged' }
+  | Unopened
   | { readonly status: 'adjusting'; readonly round: number; readonly stop: () => void }
-  | { readonly status: 'discarded'; readonly recover: () => Promise<DocumentOutcome> }
-  | { readonly status: 'failed'; readonly fault: StoreFault }
   | { readonly status: 'ready'; readonly open: OpenArea };
 
 /** More legs than this are adjusted in a worker. */

@@ -135,11 +135,8 @@ export const WORDS = {
   whole: 'Full data (JSON)',
   showCodes: 'Show QR codes',
   hideCodes: 'Hide QR codes',
-  undo: 'Undo',
-  redo: 'Redo',
   remove: 'Delete the area',
-  removed: 'This area was deleted. Its outings are still there.',
-  restore: 'Restore it',
+  discarded: 'This area was deleted. Its outings are still there.',
   newArea: 'Join outings in an area',
   newAreaWhy:
     'One map of what several people walked from one place, or you on several days. Choose the ' +

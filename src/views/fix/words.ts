@@ -126,7 +126,6 @@ export const PLACES_WORDS = {
   removed: (name: string) => `${visibleText(name)} removed.`,
   changed: (name: string) => `${visibleText(name)} saved.`,
   undone: 'Undone.',
-  undo: 'Undo',
   import: 'Import GPX or GeoJSON',
   imported: (count: number) => `${count} ${count === 1 ? 'place' : 'places'} imported.`,
   export: { gpx: 'Export GPX', geojson: 'Export GeoJSON' },

@@ -130,7 +130,6 @@ export const WORDS = {
   // Route.
   routeHow: 'Tap the points of the route one after another: each tap adds one.',
   points: (count: number) => (count === 1 ? '1 point.' : `${count} points.`),
-  undoPoint: 'Undo',
   noRoute: 'Tap to begin a new one, or choose a route under “Show on the map”.',
   startRoute: 'Start a route here',
   pointName: 'Name of the last point',

@@ -12,6 +12,7 @@ import { viewUrl } from '@/views/views';
 import styles from './outing.module.css';
 import { ViewsMenu } from './views-menu';
 import { WORDS } from './words';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** Comes after the rest: few outings are walks of the trainer. */
 const WalkLink = dynamic(
@@ -51,14 +52,14 @@ export function OutingHeader({ name, solution, state, onStep, onSettings }: Prop
         <ToolButton
           plain
           icon={UndoOutlined}
-          label={WORDS.undo}
+          label={SHARED_WORDS.undo}
           disabled={state?.undoable.length === 0}
           onClick={() => onStep('undo')}
         />
         <ToolButton
           plain
           icon={RedoOutlined}
-          label={WORDS.redo}
+          label={SHARED_WORDS.redo}
           disabled={state?.redoable.length === 0}
           onClick={() => onStep('redo')}
         />

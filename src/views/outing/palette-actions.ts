@@ -6,6 +6,7 @@ import type { KeyActions } from './use-keys';
 import { WORDS } from './words';
 import { withAngleName } from '@/ui/units/shown';
 import { leaveFor } from '@/store/browser-database';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** Other words of the field that people look for a view by. */
 const ALSO: Partial<Record<ViewId, string>> = {
@@ -37,8 +38,8 @@ export const paletteActions = (
   { name: WORDS.find, keys: '/', act: keys.find },
   { name: WORDS.home.chooseAbout, act: () => open('ends') },
   { name: 'History of this outing', act: () => open('history') },
-  { name: WORDS.undo, keys: 'Ctrl Z', act: () => keys.step('undo') },
-  { name: WORDS.redo, keys: 'Ctrl Shift Z', act: () => keys.step('redo') },
+  { name: SHARED_WORDS.undo, keys: 'Ctrl Z', act: () => keys.step('undo') },
+  { name: SHARED_WORDS.redo, keys: 'Ctrl Shift Z', act: () => keys.step('redo') },
   { name: WORDS.settings, act: () => open('settings') },
   ...MENU_VIEWS.map((view) => ({
     name: `${withAngleName(view.title)}: ${view.menu}`,

@@ -46,8 +46,6 @@ export const WORDS = {
   toOutings: 'All outings',
   brand: 'Cairn Back: all outings',
   settings: 'Settings',
-  undo: 'Undo',
-  redo: 'Redo',
   columns: { number: 'Leg', bearing: 'Bearing', count: 'Paces', note: 'Note' },
   emptyLog: 'Nothing logged yet.',
   emptyHow: 'Type a leg as you would write it: 220 65p is 65 paces on 220. Enter saves it.',

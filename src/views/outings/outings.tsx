@@ -17,6 +17,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import { WORDS } from './words';
 import { leaveFor } from '@/store/browser-database';
 import layout from '@/views/shared/page/layout.module.css';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 /** What is being done with outings, and what went wrong with it. */
 function useAttempts() {
@@ -118,7 +119,7 @@ const RemovedNote = ({ name, onRestore }: { name: string; onRestore: () => void 
   <p role="status" className={styles.status}>
     {WORDS.removed(name)}{' '}
     <button type="button" className={styles.textButton} onClick={onRestore}>
-      {WORDS.restore}
+      {SHARED_WORDS.restore}
     </button>
   </p>
 );

@@ -25,7 +25,6 @@ export const WORDS = {
   remove: 'Delete',
   removeAbout: (name: string) => `Delete: ${name}`,
   removed: (name: string) => `“${name}” was deleted.`,
-  restore: 'Restore it',
   damaged: 'Part of this log can’t be read. Open it to save what is there.',
   unsolved: 'This log has an error. Open it to see where.',
   legs: (count: number) => plural(count, 'leg', 'legs'),

@@ -1,7 +1,3 @@
-import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
-import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
-import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
-import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { outingOfRoute } from '@/core/navigation/route/follow';
@@ -11,7 +7,6 @@ import type { RouteFormat } from '@/formats/route/route-format';
 import { fileName } from '@/formats/zip';
 import { addOuting } from '@/store/outings';
 import { PressButton } from '@/ui/controls/press-button';
-import { ToolButton } from '@/ui/controls/tool-button';
 import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { save } from '@/views/shared/data/save-file';
 import { useOnce } from '@/views/shared/data/use-once';
@@ -21,6 +16,7 @@ import { FollowInHand } from './follow/in-hand';
 import styles from './route.module.css';
 import type { OpenRoute } from './use-route';
 import { WORDS } from './words';
+import { DeleteDocument, DocumentHistory } from '@/views/shared/page/document-page';
 
 interface Props {
   open: OpenRoute;
@@ -42,7 +38,7 @@ async function startFollowing(plan: Plan) {
 /** What is done with the route as a whole: start it, undo, print, export, delete. */
 export function RouteTools(props: Props) {
   const { plan, isFollowed, paper, onPaper } = props;
-  const { route, actions } = props.open;
+  const { route, state, actions } = props.open;
   const [start, isStarting] = useOnce(() => startFollowing(plan));
   const [said, setSaid] = useState<string | null>(null);
   const exportAs = ({ write, fileEnding, mediaType }: RouteFormat) =>
@@ -68,8 +64,12 @@ export function RouteTools(props: Props) {
       <PressButton large href={viewUrl('fix', undefined, { tab: 'orient' })}>
         {WORDS.orient}
       </PressButton>
-      <History open={props.open} />
-      <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
+      <DocumentHistory
+        canUndo={state.undoable.length > 0}
+        canRedo={state.redoable.length > 0}
+        onStep={(step) => void actions[step]()}
+        print={WORDS.print}
+      />
       <Select
         aria-label={WORDS.paper}
         value={paper}
@@ -81,29 +81,7 @@ export function RouteTools(props: Props) {
           {format.words}
         </PressButton>
       ))}
-      <ToolButton
-        icon={DeleteOutlined}
-        label={WORDS.remove}
-        plain
-        onClick={() => void actions.discard()}
-      />
+      <DeleteDocument label={WORDS.remove} onDelete={() => void actions.discard()} />
     </div>
   );
 }
-
-const History = ({ open: { state, actions } }: Pick<Props, 'open'>) => (
-  <>
-    <ToolButton
-      icon={UndoOutlined}
-      label={WORDS.undo}
-      disabled={state.undoable.length === 0}
-      onClick={() => void actions.undo()}
-    />
-    <ToolButton
-      icon={RedoOutlined}
-      label={WORDS.redo}
-      disabled={state.redoable.length === 0}
-      onClick={() => void actions.redo()}
-    />
-  </>
-);

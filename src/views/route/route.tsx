@@ -1,8 +1,6 @@
 'use client';
 import { useSearchParams } from 'next/navigation';
-import { PressButton } from '@/ui/controls/press-button';
-import { STORE_MESSAGES } from '@/ui/store-messages';
-import { PlainPage } from '@/views/shared/page/plain-page';
+import { DocumentGate } from '@/views/shared/page/document-page';
 import { FollowedRoute } from './follow/followed-route';
 import { RouteList } from './route-list';
 import { RoutePage } from './route-page';
@@ -19,26 +17,11 @@ export function RouteView() {
 
 function OneRoute({ id, outing }: { id: string; outing: string | null }) {
   const opening = useRoute(id);
-  switch (opening.status) {
-    case 'ready':
-      return outing === null ? (
-        <RoutePage open={opening.open} />
-      ) : (
-        <FollowedRoute open={opening.open} outing={outing} />
-      );
-    case 'failed':
-      return <PlainPage words={STORE_MESSAGES[opening.fault]} alert />;
-    case 'missing':
-      return <PlainPage words={WORDS.missing} />;
-    case 'discarded':
-      return (
-        <PlainPage words={WORDS.deleted}>
-          <PressButton onClick={() => void opening.recover()}>{WORDS.restore}</PressButton>
-        </PlainPage>
-      );
-    case 'damaged':
-      return <PlainPage words={WORDS.damaged} alert />;
-    case 'loading':
-      return <PlainPage words={WORDS.loading} />;
-  }
+  if (opening.status !== 'ready') return <DocumentGate opening={opening} words={WORDS} />;
+  const { open } = opening;
+  return outing === null ? (
+    <RoutePage open={open} />
+  ) : (
+    <FollowedRoute open={open} outing={outing} />
+  );
 }

@@ -19,6 +19,7 @@ import { storeFault, type StoreFault } from '@/store/store-fault';
 import { useLive } from '@/ui/use-live';
 import { browserDatabase } from '@/store/browser-database';
 import { useEarthModels } from '@/views/shared/data/use-earth-models';
+import type { Unopened } from '@/views/shared/page/document-page';
 
 /** A route that is open: its document, and all that follows from it. */
 export interface OpenRoute {
@@ -33,11 +34,7 @@ export interface OpenRoute {
   readonly fault: StoreFault | null;
 }
 
-export type RouteOpening =
-  | { readonly status: 'loading' | 'missing' | 'damaged' }
-  | { readonly status: 'discarded'; readonly recover: () => unknown }
-  | { readonly status: 'failed'; readonly fault: StoreFault }
-  | { readonly status: 'ready'; readonly open: OpenRoute };
+export type RouteOpening = Unopened | { readonly status: 'ready'; readonly open: OpenRoute };
 
 const offsetNow = () => -new Date().getTimezoneOffset();
 

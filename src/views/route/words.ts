@@ -9,8 +9,7 @@ export const WORDS = {
   loading: 'Opening the route…',
   missing: 'There is no such route on this device.',
   damaged: 'A change of this route can’t be read. It is kept as it is: import your last backup.',
-  deleted: 'This route was deleted.',
-  restore: 'Restore it',
+  discarded: 'This route was deleted.',
   untitled: 'Route without a name',
   routes: 'Routes',
   legsOf: 'Points and legs',
@@ -169,8 +168,6 @@ export const WORDS = {
   useText: 'Use this text',
   faultAt: (line: number, words: string) => `Line ${line}: ${words}`,
   // Tools.
-  undo: 'Undo',
-  redo: 'Redo',
   print: 'Print the card',
   paper: 'Paper',
   remove: 'Delete',

@@ -1,7 +1,3 @@
-import PrinterOutlined from '@ant-design/icons-svg/es/asn/PrinterOutlined';
-import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
-import RedoOutlined from '@ant-design/icons-svg/es/asn/RedoOutlined';
-import UndoOutlined from '@ant-design/icons-svg/es/asn/UndoOutlined';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { AREA_FORMATS } from '@/formats/area';
@@ -10,12 +6,12 @@ import { jsonFormat } from '@/formats/json';
 import { fileName } from '@/formats/zip';
 import { logbookOf } from '@/core/model/logbook';
 import { PressButton } from '@/ui/controls/press-button';
-import { ToolButton } from '@/ui/controls/tool-button';
 import { codedText } from '@/views/files/codes/coded-text';
 import { save } from '@/views/shared/data/save-file';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
 import { WORDS } from '../words';
+import { DeleteDocument, DocumentHistory } from '@/views/shared/page/document-page';
 
 const ShowCodes = dynamic(
   () => import('@/views/files/codes/show-codes').then((it) => it.ShowCodes),
@@ -52,19 +48,12 @@ export function AreaTools({ open }: { open: OpenArea }) {
   return (
     <div className={styles.areaTools}>
       <div className={styles.tools}>
-        <ToolButton
-          icon={UndoOutlined}
-          label={WORDS.undo}
-          disabled={state.undoable.length === 0 && !correction?.isDone}
-          onClick={() => void open.step('undo').then(setFault)}
+        <DocumentHistory
+          canUndo={state.undoable.length > 0 || correction?.isDone === true}
+          canRedo={state.redoable.length > 0 || correction?.isDone === false}
+          onStep={(step) => void open.step(step).then(setFault)}
+          print={WORDS.print}
         />
-        <ToolButton
-          icon={RedoOutlined}
-          label={WORDS.redo}
-          disabled={state.redoable.length === 0 && (correction?.isDone ?? true)}
-          onClick={() => void open.step('redo').then(setFault)}
-        />
-        <ToolButton icon={PrinterOutlined} label={WORDS.print} onClick={() => window.print()} />
         {answer.joined.ok &&
           AREA_FORMATS.map((format) => (
             <PressButton key={format.name} onClick={() => exportAs(format)}>
@@ -78,12 +67,7 @@ export function AreaTools({ open }: { open: OpenArea }) {
         >
           {coded ? WORDS.hideCodes : WORDS.showCodes}
         </PressButton>
-        <ToolButton
-          icon={DeleteOutlined}
-          label={WORDS.remove}
-          plain
-          onClick={() => void actions.discard()}
-        />
+        <DeleteDocument label={WORDS.remove} onDelete={() => void actions.discard()} />
       </div>
       {fault && <p role="alert">{fault}</p>}
       {coded && <ShowCodes text={coded} />}

@@ -13,6 +13,7 @@ import { PlaceForm } from './place-form';
 import { PLACES_WORDS as WORDS } from '../words';
 import { nth } from '@/core/units/nth';
 import layout from '@/views/shared/page/layout.module.css';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 interface Props {
   known: Known;
@@ -46,7 +47,8 @@ export function PlacesTab({ known, at }: Props) {
       <p role="status">
         {done && (
           <>
-            {done.words} <PressButton onClick={() => void undo(done.id)}>{WORDS.undo}</PressButton>
+            {done.words}{' '}
+            <PressButton onClick={() => void undo(done.id)}>{SHARED_WORDS.undo}</PressButton>
           </>
         )}
       </p>

@@ -9,6 +9,7 @@ import { viewUrl } from '@/views/views';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
 import layout from '@/views/shared/page/layout.module.css';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 interface Props {
   route: Route | null;
@@ -51,7 +52,7 @@ export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
           {WORDS.openRoute}
         </PressButton>
         <PressButton large disabled={!last} onClick={onUndo}>
-          {WORDS.undoPoint}
+          {SHARED_WORDS.undo}
         </PressButton>
       </div>
     </>

@@ -1,5 +1,6 @@
 'use client';
 import { Modal } from 'antd';
+import { FaceNeedle } from '@/ui/compass/face';
 import { WORDS } from '../words';
 import styles from './reversed-bearing.module.css';
 
@@ -71,8 +72,7 @@ const ON_THE_HILL = [
       <>
         <circle r="38" />
         <text y="-24">N</text>
-        <path d="M0 -20L5 0H-5Z" />
-        <path d="M0 20L5 0H-5Z" className="full" />
+        <FaceNeedle length={20} half={5} south="full" />
       </>
     ),
   },

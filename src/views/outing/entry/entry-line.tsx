@@ -16,6 +16,7 @@ import type { OutingViewState } from '../use-outing-view';
 import { WORDS } from '../words';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from './entry-line.module.css';
+import { SHARED_WORDS } from '@/views/shared/words/words';
 
 const PaceAsk = dynamic(() => import('./pace-ask').then((it) => it.PaceAsk), { ssr: false });
 
@@ -101,7 +102,7 @@ function Buttons(props: Props & { isFault: boolean }) {
       <span className={styles.inHand}>
         <ToolButton
           icon={UndoOutlined}
-          label={WORDS.undo}
+          label={SHARED_WORDS.undo}
           about={WORDS.undoLast}
           disabled={!canUndo}
           onClick={onUndo}

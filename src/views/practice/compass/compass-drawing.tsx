@@ -1,8 +1,8 @@
 import { memo, type Ref } from 'react';
 import type { PartId } from '@/core/practice/compass/parts';
 import type { CompassSetting } from '@/core/practice/question';
-import { normalised } from '@/core/units/angle';
 import type { Degrees } from '@/core/units/units';
+import { FaceNeedle, FaceScale, FaceTicks } from '@/ui/compass/face';
 import styles from './compass.module.css';
 
 /** The middle of the dial on the plate, and the radii of its rings. */
@@ -10,7 +10,6 @@ const MIDDLE = { x: 150, y: 276 };
 const RING = 112;
 const WELL = 86;
 const NEEDLE = 72;
-const TICKS = Array.from({ length: 180 }, (_, index) => index * 2);
 const FIGURES = Array.from({ length: 12 }, (_, index) => index * 30);
 const SCALE = [-30, -20, -10, 10, 20, 30];
 const LETTERS = { 0: 'N', 90: 'E', 180: 'S', 270: 'W' } as const;
@@ -39,15 +38,12 @@ const Face = memo(function Face({ hasScale, housingEast, part }: FaceProps) {
     <>
       <circle r={RING} className={`${styles.ring} ${marked(part, 'dial') ?? ''}`} />
       <circle r={WELL} className={styles.well} />
-      {TICKS.map((tick) => (
-        <line
-          key={tick}
-          transform={`rotate(${tick})`}
-          y1={-WELL - 1}
-          y2={-WELL - (tick % 30 === 0 ? 10 : tick % 10 === 0 ? 8 : 4)}
-          className={styles.tick}
-        />
-      ))}
+      <FaceTicks
+        every={2}
+        rim={WELL + 1}
+        length={(tick) => (tick % 30 === 0 ? -9 : tick % 10 === 0 ? -7 : -3)}
+        className={styles.tick}
+      />
       {FIGURES.map((figure) => (
         <text key={figure} transform={`rotate(${figure})`} y={-WELL - 14} textAnchor="middle">
           {LETTERS[figure as 0] ?? figure}
@@ -70,16 +66,12 @@ const Face = memo(function Face({ hasScale, housingEast, part }: FaceProps) {
 /** Marks left and right of N in the housing, for the declination. */
 const Scale = ({ part }: { part?: PartId }) => (
   <g className={`${styles.scale} ${marked(part, 'declination-scale') ?? ''}`}>
-    {SCALE.map((east) => (
-      <g key={east} transform={`rotate(${east})`}>
-        <line y1={-WELL + 2} y2={-WELL + 10} />
-        {Math.abs(east) !== 20 && (
-          <text y={-WELL + 20} textAnchor="middle">
-            {Math.abs(east)}
-          </text>
-        )}
-      </g>
-    ))}
+    <FaceScale
+      marks={SCALE}
+      rim={WELL - 2}
+      length={() => 8}
+      isNamed={(east) => Math.abs(east) !== 20}
+    />
     <line y1={-WELL + 2} y2={-WELL + 12} />
     <text transform="rotate(-46)" y={-WELL + 20} textAnchor="middle">
       W
@@ -92,12 +84,18 @@ const Scale = ({ part }: { part?: PartId }) => (
 
 /** The needle: its marked end is the full one, with a dot. */
 const Needle = ({ needle, part }: { needle: Ref<SVGGElement>; part?: PartId }) => (
-  <g ref={needle} className={marked(part, 'needle')} data-testid="needle">
-    <path d={`M-8 0L0 ${-NEEDLE}L8 0Z`} className={styles.northEnd} />
-    <path d={`M-8 0L0 ${NEEDLE}L8 0Z`} className={styles.southEnd} />
+  <FaceNeedle
+    ref={needle}
+    length={NEEDLE}
+    half={8}
+    className={marked(part, 'needle')}
+    north={styles.northEnd}
+    south={styles.southEnd}
+    testId="needle"
+  >
     <circle cy={-NEEDLE + 26} r="2.6" className={styles.dot} />
     <circle r="4.5" className={styles.pivot} />
-  </g>
+  </FaceNeedle>
 );
 
 const Plate = ({ part, isMirror }: { part?: PartId; isMirror: boolean }) => (
@@ -181,15 +179,12 @@ const CardDrawing = ({ needle }: { needle: Ref<SVGGElement> }) => (
     <g transform="translate(150 150)">
       <circle r={RING + 16} className={styles.ring} />
       <circle r={WELL + 10} className={styles.well} />
-      {TICKS.filter((tick) => tick % 10 === 0).map((tick) => (
-        <line
-          key={tick}
-          transform={`rotate(${normalised(tick)})`}
-          y1={-WELL - 12}
-          y2={-WELL - (tick % 90 === 0 ? 26 : 18)}
-          className={styles.tick}
-        />
-      ))}
+      <FaceTicks
+        every={10}
+        rim={WELL + 12}
+        length={(tick) => (tick % 90 === 0 ? -14 : -6)}
+        className={styles.tick}
+      />
       <Needle needle={needle} />
     </g>
   </svg>

@@ -5,6 +5,7 @@ import type { Marked, Question } from '@/core/practice/question';
 import { polar, sumOf } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
 import { onScreen, type View } from '@/sketch/view';
+import { FaceNeedle } from '@/ui/compass/face';
 import { PlateDrawn } from '@/views/map/panels/protractor';
 import { CountryMap } from '../scenes/country-map';
 import styles from '../scenes/country-map.module.css';
@@ -170,8 +171,7 @@ const MapNeedle = ({ degrees }: { degrees: Degrees }) => {
   return (
     <g transform={`translate(${NEEDLE_AT.x} ${NEEDLE_AT.y})`} className={styles.needle}>
       <circle r="50" />
-      <path d="M-6 0L0 -44L6 0Z" transform={`rotate(${degrees})`} />
-      <path d="M-6 0L0 44L6 0Z" transform={`rotate(${degrees})`} fillOpacity="0.2" />
+      <FaceNeedle length={44} half={6} turn={degrees} south={styles.southEnd} />
       <text x={tip.east} y={-tip.north} textAnchor="middle">
         N
       </text>

@@ -10,6 +10,8 @@ export const SHARED_WORDS = {
   cancel: 'Cancel',
   save: 'Save',
   undo: 'Undo',
+  redo: 'Redo',
+  restore: 'Restore it',
   share: 'Share',
   zoomIn: 'Zoom in',
   zoomOut: 'Zoom out',
