@@ -2,7 +2,7 @@ import type { ReactNode, Ref } from 'react';
 import { polar } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
 
-/** The parts of a compass face, about its middle with N up: every drawing of one is made of them. */
+/** The parts of a compass face, about its middle with N up: each drawing of one is made of them. */
 
 interface TicksProps {
   /** Degrees from one to the next. */
