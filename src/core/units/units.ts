@@ -1,4 +1,7 @@
-/** Branded numbers: an angle or a length has its unit in its type, so they can't be swapped. */
+/**
+ * Numbers with their unit in their type: degrees that are passed on can't stand where metres are
+ * asked for. What is computed is a plain number again, and goes anywhere.
+ */
 export type Degrees = number & { readonly unit?: 'degrees' };
 export type Radians = number & { readonly unit?: 'radians' };
 export type Metres = number & { readonly unit?: 'metres' };
