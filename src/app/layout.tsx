@@ -12,6 +12,7 @@ import { BUILD_TAG } from '@/ui/version/protocol';
 import { THEME_SCRIPT } from '@/ui/theme/theme-script';
 import { DropAnywhere } from '@/views/files/drop-anywhere';
 import { DailyCopyMaker } from '@/views/shared/data/daily-copy';
+import { Rail } from '@/views/shared/frame/rail';
 import { StorageWatch } from '@/views/shared/data/storage-watch';
 
 export const metadata: Metadata = {
@@ -40,6 +41,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <DailyCopyMaker />
         <StorageWatch />
         <DropAnywhere />
+        <Rail />
       </body>
     </html>
   );

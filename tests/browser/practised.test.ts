@@ -56,6 +56,10 @@ describe('as practitioners do it', () => {
     await visitor.goto('walk', id);
     await (await page.waitForSelector('[data-testid=lost-mark] summary'))!.click();
     await visitor.reads('[data-testid=lost-mark]', /Look back.*at 045°.*Sight along 225° again/);
+    // In the middle of the screen: the bar of the frame is at its foot.
+    await page.$eval('[data-testid=unsure] summary', (it) =>
+      it.scrollIntoView({ block: 'center' }),
+    );
     await page.click('[data-testid=unsure] summary');
     await visitor.reads(
       '[data-testid=unsure]',

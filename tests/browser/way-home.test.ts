@@ -278,8 +278,7 @@ describe('print and guide', () => {
 
   it('the guide counts the checks left, and has the method and cautions', async () => {
     const { visitor } = shared;
-    await visitor.page.goto(visitor.url);
-    await visitor.choose('Guide');
+    await visitor.goto('guide');
     await visitor.reads(
       'main',
       /9 checks left.*Aim off.*Local rules and the local rescue service come first/,

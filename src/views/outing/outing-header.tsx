@@ -10,7 +10,6 @@ import { declinationSentence } from '@/views/shared/declination/words';
 import { adjustedSentence } from '@/views/shared/words/method-words';
 import { viewUrl } from '@/views/views';
 import styles from './outing.module.css';
-import { ViewsMenu } from './views-menu';
 import { WORDS } from './words';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
@@ -64,7 +63,6 @@ export function OutingHeader({ name, solution, state, onStep, onSettings }: Prop
           onClick={() => onStep('redo')}
         />
         <ToolButton plain icon={SettingOutlined} label={WORDS.settings} onClick={onSettings} />
-        <ViewsMenu id={outing.id} />
       </div>
     </header>
   );

@@ -39,7 +39,6 @@ export const WORDS = {
   sketch: 'Sketch',
   panes: 'Log and sketch',
   untitled: SHARED_WORDS.untitled,
-  menu: 'Menu',
   counter: 'Counter',
   counterAbout: 'Pace counter: tap as you walk',
   toDeclination: 'Declination: settings, conversions, drawings',

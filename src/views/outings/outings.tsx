@@ -132,13 +132,10 @@ const Units = () => (
 
 const Header = () => (
   <header className={styles.header}>
-    <CairnMark />
+    <span className={styles.mark}>
+      <CairnMark />
+    </span>
     <span className={styles.brand}>{WORDS.brand}</span>
-    {(['route', 'fix', 'practice', 'files', 'guide'] as const).map((view) => (
-      <a key={view} href={viewUrl(view)} className={styles.link}>
-        {viewTitle(view)}
-      </a>
-    ))}
     <ThemeSwitch />
   </header>
 );

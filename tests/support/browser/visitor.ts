@@ -265,7 +265,7 @@ export class Visitor {
   }
 
   /** Presses keys with Control held. */
-  async chord(...keys: ('Shift' | 'z' | 'y')[]) {
+  async chord(...keys: ('Shift' | 'z' | 'y' | 'k')[]) {
     await this.page.keyboard.down('Control');
     if (keys[0] === 'Shift') await this.page.keyboard.down('Shift');
     await this.page.keyboard.press(keys.at(-1)!);

@@ -4,7 +4,7 @@ import { stationName, type Solution } from '@/core/survey/solution';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { withFurniture } from '@/ui/theme/with-furniture';
 import { paletteActions } from '../palette-actions';
-import type { KeyActions } from '../use-keys';
+import { SHORTCUTS, type KeyActions } from '../use-keys';
 import type { OutingViewState } from '../use-outing-view';
 import type { Dialog } from './dialog';
 import type { WayEnds } from '../way-home-strip';
@@ -26,7 +26,8 @@ const HistoryDrawer = dynamic(
   { ssr: false },
 );
 const ShortcutsDialog = dynamic(
-  () => withFurniture(import('./shortcuts-dialog').then((it) => it.ShortcutsDialog)),
+  () =>
+    withFurniture(import('@/views/shared/frame/shortcuts-dialog').then((it) => it.ShortcutsDialog)),
   { ssr: false },
 );
 const ReversedBearing = dynamic(
@@ -103,7 +104,7 @@ export function OutingDialogs(props: Props) {
     case 'history':
       return <HistoryDrawer history={open.history} onClose={close} />;
     case 'shortcuts':
-      return <ShortcutsDialog onClose={close} />;
+      return <ShortcutsDialog shortcuts={SHORTCUTS} onClose={close} />;
     case 'reversed':
       return <ReversedBearing onClose={close} />;
     case 'settings':

@@ -1,40 +1,23 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { NOT_KEPT } from '@/store/keep-choice';
-import type { StorageNews } from '@/store/storage-watch';
-import styles from '@/ui/notice.module.css';
-import { viewUrl } from '@/views/views';
+import type { News } from './storage-news';
 
 /** The first look comes once the page has what it came for. */
 const AFTER_MS = 1500;
 /** The room is looked at again while a long day is logged. */
 const EACH_MS = 10 * 60_000;
 
-const WORDS = {
-  emptied: (outings: number) =>
-    `The browser has deleted the data of this device: there ${
-      outings === 1 ? 'was 1 outing' : `were ${outings} outings`
-    }. Import your last backup.`,
-  import: 'Import a backup',
-  restore: 'Restore the last log',
-  understood: 'Understood',
-  room: (megabytes: number) =>
-    `This device has little room left for Cairn Back (${megabytes} MB). A full device may lose ` +
-    'what it holds: back up now, and free some space.',
-  backUp: 'Back up',
-  notKept:
-    'This choice could not be saved on this device. It holds until the page is closed. Free some ' +
-    'space, or allow this site to store data.',
-  later: 'Later',
-} as const;
-
-type News = StorageNews | { readonly kind: 'not-kept' };
-
 /** Says when the browser emptied its storage, has little room, or could not keep a choice. */
 export function StorageWatch() {
-  const [news, setNews] = useState<News | null>(null);
+  const [shown, setShown] = useState<ReactNode>(null);
   useEffect(() => {
     let isOver = false;
+    // Its words are loaded with the news: most pages never have any.
+    const say = async (news: News) => {
+      const { StorageNewsShown } = await import('./storage-news');
+      if (!isOver) setShown(<StorageNewsShown news={news} onClose={() => setShown(null)} />);
+    };
     const look = async () => {
       const [{ storageNews }, { browserDatabase }] = await Promise.all([
         import('@/store/storage-watch'),
@@ -43,14 +26,14 @@ export function StorageWatch() {
       const estimate = () => navigator.storage?.estimate?.();
       // A device that stores nothing says so where a line is logged.
       const found = await storageNews(browserDatabase(), estimate).catch(() => null);
-      if (!isOver && found) setNews(found);
+      if (!isOver && found) await say(found);
     };
     // Where the browser decides by itself, and asks nobody, it may have come to another view.
     const askAgain = () => 'userAgentData' in navigator && void navigator.storage?.persist?.();
     const first = setTimeout(() => void look().then(askAgain), AFTER_MS);
     addEventListener('appinstalled', askAgain);
     const again = setInterval(() => void look(), EACH_MS);
-    const notKept = () => setNews({ kind: 'not-kept' });
+    const notKept = () => void say({ kind: 'not-kept' });
     addEventListener(NOT_KEPT, notKept);
     return () => {
       isOver = true;
@@ -60,60 +43,5 @@ export function StorageWatch() {
       removeEventListener(NOT_KEPT, notKept);
     };
   }, []);
-  if (!news) return null;
-  const close = () => setNews(null);
-  return (
-    <div className={styles.notice} role="alert" data-testid="storage-news">
-      {news.kind === 'emptied' && <Emptied news={news} onClose={close} />}
-      {news.kind === 'little-room' && (
-        <>
-          <span>{WORDS.room(news.megabytes)}</span>
-          <a className={styles.action} href={viewUrl('files')}>
-            {WORDS.backUp}
-          </a>
-          <Action words={WORDS.later} onClick={close} />
-        </>
-      )}
-      {news.kind === 'not-kept' && (
-        <>
-          <span>{WORDS.notKept}</span>
-          <Action words={WORDS.understood} onClick={close} />
-        </>
-      )}
-    </div>
-  );
-}
-
-const Action = ({ words, onClick }: { words: string; onClick: () => void }) => (
-  <button type="button" className={styles.action} onClick={onClick}>
-    {words}
-  </button>
-);
-
-function Emptied({
-  news: { outings, log },
-  onClose,
-}: {
-  news: StorageNews & { kind: 'emptied' };
-  onClose: () => void;
-}) {
-  const understood = async () => {
-    (await import('@/store/storage-watch')).forgetHad();
-    onClose();
-  };
-  return (
-    <>
-      <span>{WORDS.emptied(outings)}</span>
-      <a className={styles.action} href={viewUrl('files')}>
-        {WORDS.import}
-      </a>
-      {log !== null && (
-        <Action
-          words={WORDS.restore}
-          onClick={() => void import('./restore-log').then(({ restoreLog }) => restoreLog(log))}
-        />
-      )}
-      <Action words={WORDS.understood} onClick={() => void understood()} />
-    </>
-  );
+  return shown;
 }

@@ -9,13 +9,11 @@ export const BACK_TO_OUTINGS: Back = { href: viewUrl('outings'), words: 'All out
 export const backToLog = ({ id }: Outing): Back => ({
   href: viewUrl('outing', id),
   words: 'Back to the log',
-  outing: id,
 });
 
 export const backToWayHome = ({ id }: Outing): Back => ({
   href: viewUrl('way-home', id),
   words: 'Back to the way home',
-  outing: id,
 });
 
 interface Props {
@@ -33,11 +31,7 @@ interface Props {
 export function ViewPage({ view, back, about, width = 'wide', plain, children }: Props) {
   return (
     <div className={styles.page} data-width={width}>
-      <ViewHeader
-        title={viewTitle(view)}
-        about={about}
-        back={view === 'home-now' ? { ...back, outing: undefined } : back}
-      />
+      <ViewHeader title={viewTitle(view)} about={about} back={back} />
       <main className={plain ? styles.plain : styles.paper}>{children}</main>
     </div>
   );

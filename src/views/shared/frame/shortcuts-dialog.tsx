@@ -1,14 +1,18 @@
 'use client';
 import { Modal } from 'antd';
-import { SHORTCUTS } from '../use-keys';
 import styles from './shortcuts-dialog.module.css';
 
-/** The shortcuts of the outing view. */
-export function ShortcutsDialog({ onClose }: { onClose: () => void }) {
+interface Props {
+  shortcuts: readonly { readonly keys: string; readonly does: string }[];
+  onClose: () => void;
+}
+
+/** The keys of where one is. */
+export function ShortcutsDialog({ shortcuts, onClose }: Props) {
   return (
     <Modal open title="Keyboard shortcuts" footer={null} onCancel={onClose}>
       <dl className={styles.keys}>
-        {SHORTCUTS.map(({ keys, does }) => (
+        {shortcuts.map(({ keys, does }) => (
           <div key={keys + does}>
             <dt>{keys}</dt>
             <dd>{does}</dd>
