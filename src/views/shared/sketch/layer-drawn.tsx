@@ -146,9 +146,10 @@ export function LayersDrawn(props: LayersProps) {
   const { layers, view, size, furniture = OF_THE_EARTH, chosen = null } = props;
   const points = useMemo(() => layers.flatMap(layerPoints), [layers]);
   const foot = useMemo(() => arrowsFoot(points, view, size), [points, view, size]);
+  const isAlone = furniture.norths === null;
   const obstacles = useMemo(
-    () => ({ lines: [], boxes: [arrowsBox(foot), scaleBox(size.height)] }),
-    [foot, size.height],
+    () => ({ lines: [], boxes: [arrowsBox(foot, isAlone), scaleBox(size.height)] }),
+    [foot, isAlone, size.height],
   );
   return (
     <>

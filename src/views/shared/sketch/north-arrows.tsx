@@ -14,10 +14,13 @@ const SMALLEST_DRAWN = 0.5;
 const FOOT_X = 110;
 const FOOT_Y = 122;
 
+/** True north alone leans to no side. */
+const ALONE_X = 40;
+
 /** The box that the arrows and their names may take, from their foot. */
-export const arrowsBox = ({ x, y }: Pixel): Box => ({
-  left: x - FOOT_X,
-  right: x + FOOT_X,
+export const arrowsBox = ({ x, y }: Pixel, isAlone = false): Box => ({
+  left: x - (isAlone ? ALONE_X : FOOT_X),
+  right: x + (isAlone ? ALONE_X : FOOT_X),
   top: y - FOOT_Y,
   bottom: y + 12,
 });
