@@ -71,6 +71,17 @@ async function turnCompass(page) {
   await page.keyboard.up('Shift');
 }
 
+/** Presses Enter until it is taken: a page that is still waking takes none. */
+async function enterUntil(page, isTaken, about) {
+  for (let isDone = false; !isDone;) {
+    await page.keyboard.press('Enter');
+    isDone = await page.waitForFunction(isTaken, { timeout: 3000 }, about).then(
+      () => true,
+      () => false,
+    );
+  }
+}
+
 /** A walk in fog on the same country each time, logged as it was set, and its truth. */
 async function walkInFog(page) {
   await page.evaluate(() => {
@@ -88,10 +99,9 @@ async function walkInFog(page) {
     for (let turn = 0; turn < turns; turn++) await page.click(label('Dial +10°'));
     await press(page, 'Turn until the needle is in its arrow');
     await page.type('#walk-paces', paces);
-    await page.keyboard.press('Enter');
-    await page.waitForFunction(
+    await enterUntil(
+      page,
       (number) => document.body.textContent.includes(`Leg ${number}:`),
-      {},
       index + 1,
     );
   }

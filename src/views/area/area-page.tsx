@@ -50,7 +50,13 @@ export function AreaPage({ open }: { open: OpenArea }) {
         : { from: ends.from, to: node },
     );
   return (
-    <ViewPage view="area" back={BACK_TO_OUTINGS} about={area.name || WORDS.untitled} plain>
+    <ViewPage
+      view="area"
+      back={BACK_TO_OUTINGS}
+      about={area.name || WORDS.untitled}
+      width="window"
+      plain
+    >
       {open.fault && <p role="alert">{STORE_MESSAGES[open.fault]}</p>}
       <div className={styles.columns}>
         <div className={styles.map}>

@@ -83,6 +83,7 @@ export function MapPage({ picture, tiles, arrived, first }: Props) {
       view="map"
       about={visibleText(picture.name)}
       back={{ href: viewUrl('map'), words: WORDS.pictures }}
+      width="window"
       plain
     >
       {open.fault && <p role="alert">{open.fault}</p>}

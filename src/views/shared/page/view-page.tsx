@@ -20,8 +20,8 @@ interface Props {
   view: ViewId;
   back: Back;
   about?: string;
-  /** How wide the page may be: a reading page, a page of two columns, or a hand's. */
-  width?: 'wide' | 'medium' | 'narrow';
+  /** How wide the page may be: a map's, one of two columns, a reading page, or a hand's. */
+  width?: 'window' | 'wide' | 'medium' | 'narrow';
   /** On paper, or straight on the desk. */
   plain?: boolean;
   children: ReactNode;
