@@ -1,6 +1,7 @@
 import { polar, sumOf, type PlanePoint } from '@/core/units/plane';
+import type { Metres } from '@/core/units/units';
 import { LINE_KINDS, NO_LAYER, type Layer, type LayerEllipse, type LayerLine } from './layer';
-import type { Pixel } from './view';
+import type { Pixel, View } from './view';
 
 /**
  * Where a point of a layer is before the view is applied: metres with y downward, or a pixel of a
@@ -52,6 +53,15 @@ export const dotsPath = ({ dots }: Layer, place: Place = onPlaneOfMetres): strin
     .map((pixel) => (pixel ? `M${pair(pixel)}h0` : ''))
     .join('');
 
+const LEAST_PIXELS = 3;
+
+/**
+ * An ellipse is drawn no smaller than this: it would not be seen. In steps of two, so that a small
+ * zoom draws nothing again. On a picture, whose pixels are no metres, it is as small as it is.
+ */
+export const leastEllipse = ({ k }: View, place: Place): Metres =>
+  place === onPlaneOfMetres ? 2 ** Math.ceil(Math.log2(LEAST_PIXELS / k)) : 0;
+
 /** Corners of an ellipse: so many that none is seen. */
 const CORNERS = 72;
 
@@ -59,7 +69,7 @@ const CORNERS = 72;
 export function ellipsePath(
   { ellipse, ...at }: LayerEllipse,
   place: Place = onPlaneOfMetres,
-  leastMetres = 0,
+  leastMetres: Metres = 0,
 ): string {
   const major = Math.max(leastMetres, ellipse.semiMajorMetres);
   const minor = Math.max(leastMetres, ellipse.semiMinorMetres);

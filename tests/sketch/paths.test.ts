@@ -4,7 +4,14 @@ import { boundsOf } from '@/core/units/plane';
 import { layerPoints, lineNear, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
 import { homeLayer } from '@/sketch/layers/home';
 import { walkedLayer } from '@/sketch/layers/walked';
-import { dotsPath, ellipsePath, linePaths, placedMarks } from '@/sketch/paths';
+import {
+  dotsPath,
+  ellipsePath,
+  leastEllipse,
+  linePaths,
+  onPlaneOfMetres,
+  placedMarks,
+} from '@/sketch/paths';
 import { onScreen, scaleBarMetres } from '@/sketch/view';
 import { solvedLog } from '../support/outings';
 
@@ -86,6 +93,19 @@ describe('the ellipse of a layer', () => {
     for (const [east, north] of corners) {
       expect(Math.hypot(east - 100, north - 200)).toBeCloseTo(80, 1);
     }
+  });
+});
+
+describe('the least ellipse', () => {
+  it.each([0.05, 0.5, 3, 40])('is three to six pixels at %s pixels a metre', (k) => {
+    const pixels = k * leastEllipse({ k, x: 0, y: 0, turn: 0 }, onPlaneOfMetres);
+    expect(pixels).toBeGreaterThanOrEqual(3);
+    expect(pixels).toBeLessThan(6);
+  });
+
+  it('is none on a picture: its pixels are no metres, and it would say less than is known', () => {
+    const place = ({ east, north }: { east: number; north: number }) => ({ x: 5 * east, y: north });
+    expect(leastEllipse({ k: 0.2, x: 0, y: 0, turn: 0 }, place)).toBe(0);
   });
 });
 

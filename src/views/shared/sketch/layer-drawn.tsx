@@ -4,7 +4,14 @@ import type { Metres } from '@/core/units/units';
 import type { Grid } from '@/sketch/grid';
 import type { Obstacles } from '@/sketch/labels';
 import { layerPoints, namedIn, type Layer } from '@/sketch/layer';
-import { dotsPath, ellipsePath, linePaths, onPlaneOfMetres, type Place } from '@/sketch/paths';
+import {
+  dotsPath,
+  ellipsePath,
+  leastEllipse,
+  linePaths,
+  onPlaneOfMetres,
+  type Place,
+} from '@/sketch/paths';
 import { viewTransform, type Size, type View } from '@/sketch/view';
 import styles from './layer-drawn.module.css';
 import { Names } from './names';
@@ -54,8 +61,6 @@ const Shapes = memo(function Shapes({ layer, place, leastMetres }: ShapesProps) 
   );
 });
 
-const LEAST_PIXELS = 3;
-
 interface DrawnProps {
   layers: readonly Layer[];
   view: View;
@@ -65,8 +70,7 @@ interface DrawnProps {
 
 /** What moves and scales with the view, as the browser applies it. */
 export function ShapesDrawn({ layers, view, place = onPlaneOfMetres }: DrawnProps) {
-  // In steps, so that a small zoom draws nothing again.
-  const leastMetres = 2 ** Math.ceil(Math.log2(LEAST_PIXELS / view.k));
+  const leastMetres = leastEllipse(view, place);
   return (
     <g transform={viewTransform(view)} data-testid="shapes">
       {layers.map((layer, index) => (
