@@ -119,6 +119,16 @@ async function walkInFog(page) {
   await page.waitForSelector('[data-testid=tracks] path');
 }
 
+/** The one map with the ground below it, and a leg that is chosen. */
+async function showContours(page) {
+  await press(page, 'Contours');
+  await page.waitForSelector('[data-testid=ground] path[d^=M]');
+  await press(page, 'Table of what is on the map');
+  await page.type('input[aria-label="Find on the map"]', 'Leg 6');
+  await press(page, 'Leg 6 to Gauge 3');
+  await press(page, 'Table of what is on the map');
+}
+
 /** The demo's map with the demo's route over it. */
 async function addDemoMap(page) {
   await press(page, 'Add the demo map');
@@ -197,7 +207,18 @@ const PICTURES = [
       await page.waitForSelector('[data-testid=ground]');
     },
   },
-  { name: 'map', path: '/map?route=demo-plateau', ready: '#pictures', act: addDemoMap },
+  {
+    name: 'map',
+    path: '/map?outing=demo-rain-gauges',
+    ready: '[data-layer=home]',
+    act: showContours,
+  },
+  {
+    name: 'map-picture',
+    path: '/map?pictures=&route=demo-plateau',
+    ready: '#pictures',
+    act: addDemoMap,
+  },
   { name: 'declination', path: ofDemo('/declination') },
   {
     name: 'uncertainty',
@@ -212,7 +233,6 @@ const PICTURES = [
     ready: '[data-tap]',
     act: countPaces,
   },
-  { name: 'pacing', path: ofDemo('/pacing'), act: calibrate },
   {
     name: 'way-home',
     viewport: { width: 1280, height: 1300 },

@@ -2,7 +2,7 @@ import type { FeatureKind } from '@/core/entries/feature';
 import type { Ellipse } from '@/core/errors/ellipse';
 import { boundsOf, ORIGIN, polar, sumOf, type Bounds, type PlanePoint } from '@/core/units/plane';
 import type { Degrees, Metres } from '@/core/units/units';
-import { fitBounds, onScreen, withUp, type Pixel, type Size, type View } from './view';
+import { fitBounds, withUp, type Size, type View } from './view';
 
 /** Kinds of lines, in the order in which they are drawn: the first is below all others. */
 export const LINE_KINDS = [
@@ -147,30 +147,3 @@ export function viewOfLayers(
 /** A square about a place that reaches so far. */
 export const around = (at: PlanePoint, metres: Metres): PlanePoint[] =>
   [45, 135, 225, 315].map((bearing) => sumOf(at, polar(bearing, metres * Math.SQRT2)));
-
-/** The number of the line nearest to a pixel, within reach of a finger; null for none. */
-export function lineNear(
-  layers: readonly Layer[],
-  view: View,
-  pixel: Pixel,
-  reachPixels: number,
-): number | null {
-  let [best, least]: [number | null, number] = [null, reachPixels];
-  for (const line of layers.flatMap(({ lines }) => lines)) {
-    if (line.number === undefined) continue;
-    for (const { from, to } of stretchesOf(line)) {
-      const away = distanceToSegment(pixel, onScreen(view, from), onScreen(view, to));
-      if (away < least) [best, least] = [line.number, away];
-    }
-  }
-  return best;
-}
-
-/** Pixels from a point to a segment. */
-function distanceToSegment(pixel: Pixel, a: Pixel, b: Pixel): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const length = dx * dx + dy * dy;
-  const along = length === 0 ? 0 : ((pixel.x - a.x) * dx + (pixel.y - a.y) * dy) / length;
-  const t = Math.min(1, Math.max(0, along));
-  return Math.hypot(a.x + t * dx - pixel.x, a.y + t * dy - pixel.y);
-}

@@ -7,9 +7,9 @@ import { useUnits } from '@/ui/units/chosen-units';
 export function InUnits({ children }: { children: ReactNode }) {
   const { lengths, bearings } = useUnits();
   return (
-    <Fragment key={`${lengths} ${bearings}`}>
-      {children}
+    <>
+      <Fragment key={`${lengths} ${bearings}`}>{children}</Fragment>
       <FrameKeys />
-    </Fragment>
+    </>
   );
 }

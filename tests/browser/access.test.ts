@@ -3,6 +3,7 @@ import { VIEWS } from '@/views/views';
 import { freePort, startServer } from '../../scripts/server.mjs';
 import { findings, findingsInThemes } from '../support/browser/axe';
 import { tabTo } from '../support/browser/tab-to';
+import { openSettings } from '../support/browser/settings';
 import { DESK, PHONE, Visitor } from '../support/browser/visitor';
 
 /** Waits until a view answers and shows what it is for: not nothing, nor that something loads. */
@@ -70,12 +71,13 @@ describe('axe finds nothing, by day, dark and night,', () => {
     await visitor.pick('Start a new outing on it');
     await visitor.reads('[data-testid=following]', /Next: Gauge 2/);
     expect(await findingsInThemes(visitor), 'following').toEqual([]);
-    await visitor.goto('map', undefined, { route: 'demo-plateau' });
+    await visitor.goto('map', undefined, { pictures: '', route: 'demo-plateau' });
     await visitor.pick('Add the demo map');
     await visitor.page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
-    for (const mode of ['Set map position', 'Measure', 'Route', 'Lines', 'Protractor']) {
-      await visitor.choose(mode);
-      await visitor.click('Picture of the map');
+    const tools = ['Set map position', 'Measure', 'Point', 'Route', 'Lines', 'Protractor'];
+    for (const mode of tools) {
+      await visitor.pick(mode, '[aria-label=Tools]');
+      await visitor.page.click('[data-testid=map-sheet]', { offset: { x: 500, y: 300 } });
       expect(await findingsInThemes(visitor), mode).toEqual([]);
     }
     await visitor.leave();
@@ -202,6 +204,7 @@ describe('everyone can use it', () => {
     expect(await theme()).toBe('dark');
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
     await page.waitForFunction(() => document.documentElement.dataset.theme === 'day');
+    await openSettings(visitor);
     await page.$eval('input[aria-label^="Night"]', (input) => (input as HTMLInputElement).click());
     await page.waitForFunction(() => document.documentElement.dataset.theme === 'night');
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
@@ -212,6 +215,7 @@ describe('everyone can use it', () => {
 
   it('deletes an outing and restores it', async () => {
     const visitor = await withDemo(DESK, 'day');
+    await visitor.click('More: what is done with Rain gauges, first day');
     await visitor.click('Delete: Rain gauges, first day');
     await visitor.reads('main', /was deleted/);
     await visitor.reads('main', /^(?!.*14 legs)/s);

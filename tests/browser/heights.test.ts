@@ -92,9 +92,10 @@ describe('heights on the device', () => {
     await visitor.page.waitForSelector('[data-testid=map-sheet]');
     const { lines } = await contours(visitor);
     expect(lines).toBeGreaterThan(8);
-    await visitor.press(ON);
+    if (!(await visitor.page.$('[data-side=left]'))) await visitor.press('Layers');
+    await visitor.press('Contours');
     await visitor.gone(GROUND);
-    await visitor.press(ON);
+    await visitor.press('Contours');
     await contours(visitor);
   });
 

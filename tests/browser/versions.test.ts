@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { newerVersion } from '../support/browser/newer-version';
 import { tap } from '../support/browser/tap';
 import { LINE, PHONE, Visitor } from '../support/browser/visitor';
+import { openSettings } from '../support/browser/settings';
 
 const UPDATE = /A new version of Cairn Back is ready/;
 const NOTICE = 'div[role=status]';
@@ -160,6 +161,7 @@ describe('a browser that refuses its storage for choices', () => {
       await visitor.page.waitForSelector('main :is(h2, [data-tap], p)', { visible: true });
     }
     await visitor.goto('outings');
+    await openSettings(visitor);
     await visitor.click('Dark');
     await visitor.page.waitForSelector('html[data-theme=dark]');
     await visitor.leave();

@@ -50,7 +50,7 @@ describe('the layers of an area', () => {
 
   it('show how sure each place is, and the way between two of them', () => {
     const { places } = found;
-    const sure = sureLayer(found).ellipses;
+    const sure = sureLayer(found, new Set()).ellipses;
     expect(sure).toHaveLength(places.stations().length);
     const [origin, far] = [sure[0]!, sure.at(-1)!];
     expect(origin.ellipse.semiMajorMetres).toBe(0);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_FIGURES } from '@/core/units/figures';
 import { boundsOf } from '@/core/units/plane';
-import { layerPoints, lineNear, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
+import { lineNear } from '@/sketch/hit';
+import { layerPoints, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
 import { homeLayer } from '@/sketch/layers/home';
 import { walkedLayer } from '@/sketch/layers/walked';
 import {

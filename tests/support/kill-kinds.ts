@@ -40,7 +40,11 @@ const theme: Kind = {
   act: async (n) => {
     const label = ['Day', 'Dark', 'Night: red, keeps night vision'][n % 3]!;
     const field = () => document.querySelector<HTMLInputElement>(`[aria-label="${label}"]`);
-    while (!field()) await new Promise((go) => setTimeout(go));
+    while (!field()) {
+      // The rail is there before what answers it.
+      document.querySelector<HTMLElement>('[data-settings]')?.click();
+      await new Promise((go) => setTimeout(go, 50));
+    }
     field()!.click();
     // It is marked as chosen once it is kept.
     do await new Promise((go) => setTimeout(go));
@@ -58,7 +62,11 @@ const units: Kind = {
     const wanted = ['metric', 'feet', 'chains'][n % 3]!;
     const field = () =>
       document.querySelector<HTMLSelectElement>('[aria-label="Units of figures"] select');
-    while (!field()) await new Promise((go) => setTimeout(go));
+    while (!field()) {
+      // The rail is there before what answers it.
+      document.querySelector<HTMLElement>('[data-settings]')?.click();
+      await new Promise((go) => setTimeout(go, 50));
+    }
     const set = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')!.set!;
     set.call(field(), wanted);
     field()!.dispatchEvent(new Event('change', { bubbles: true }));

@@ -38,7 +38,7 @@ function drawnArea({ name, survey }: WrittenArea): Result<string, string> {
   const { party, places } = survey;
   const { north, norths } = places.frame;
   const outings = areaLayers(survey, new Set());
-  const layers = [sureLayer(survey), ...outings];
+  const layers = [sureLayer(survey, new Set()), ...outings];
   const drawn = sheetOf(outings);
   // The key of the lines is below the drawing.
   const sheet = { ...drawn, height: drawn.height + KEY_GAP + KEY_LINE * party.members.length };

@@ -89,11 +89,17 @@ function namesOf({ party, places }: Survey, isHidden: (outing: number) => boolea
   });
 }
 
-/** How sure each place is, against the origin; more ellipses would cover the map. */
-export function sureLayer({ places }: Survey): Layer {
+/**
+ * How sure each place is, against the origin, where an outing comes that is shown; more ellipses
+ * would cover the map.
+ */
+export function sureLayer({ party, places }: Survey, hidden: ReadonlySet<number>): Layer {
   const covariances = places.fromOrigin();
+  const isShown = (node: number) =>
+    nth(party.nodes.all, node).stations.some(({ outing }) => !hidden.has(outing));
   const ellipses = places
     .stations()
+    .filter(isShown)
     .slice(0, MOST_ELLIPSES)
     .map((node): LayerEllipse => ({
       kind: 'place',

@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import type { Area } from '@/core/model/area';
 import { plural } from '@/core/entries/describe';
 import type { SourceId } from '@/core/errors/sources/source';
 import { distanceText, lengthText, uncertaintyText } from '@/ui/units/shown';
@@ -151,4 +153,22 @@ export const WORDS = {
 function chance(p: number): string {
   if (p < 0.001) return 'less than 0.1 %';
   return `${(100 * p).toFixed(p < 0.1 ? 1 : 0)} %`;
+}
+
+const AREA_PARTS: Readonly<Record<keyof Area, string>> = {
+  id: 'area',
+  name: 'name',
+  method: 'method',
+  outings: 'outings',
+  same: 'places that are one',
+  apart: 'places that are not one',
+  known: 'known positions',
+};
+
+/** What an edit of an area did. */
+export function areaEditWords(before: Area, after: Area): string {
+  const parts = (Object.keys(AREA_PARTS) as (keyof Area)[]).filter(
+    (part) => !equal(before[part], after[part]),
+  );
+  return `${parts.map((part) => AREA_PARTS[part]).join(', ')} changed`;
 }

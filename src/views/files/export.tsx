@@ -50,13 +50,15 @@ interface Props {
   outings: readonly Outing[];
   /** The outing that is chosen at first; null for all. */
   first: string | null;
+  /** True where these were chosen among others. */
+  isSome: boolean;
 }
 
 /** One outing, or all of them, as a file of any format. */
-export function Export({ outings, first }: Props) {
+export function Export({ outings, first, isSome }: Props) {
   const [id, setId] = useState(first ?? (outings.length === 1 ? outings[0]?.id : ALL) ?? ALL);
   const chosen = outings.filter((outing) => id === ALL || outing.id === id);
-  const { message, made, busy, make } = useExport(chosen, id === ALL);
+  const { message, made, busy, make } = useExport(chosen, id === ALL && !isSome);
   return (
     <Section id="export" title={WORDS.exportTitle}>
       <label htmlFor="which">{WORDS.whichOuting}</label>
@@ -66,7 +68,7 @@ export function Export({ outings, first }: Props) {
         value={id}
         onChange={setId}
         options={[
-          { value: ALL, label: WORDS.all },
+          { value: ALL, label: isSome ? WORDS.chosen(outings.length) : WORDS.all },
           ...outings.map((outing) => ({
             value: outing.id,
             label: outingInList(outing, WORDS.untitled),

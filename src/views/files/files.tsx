@@ -19,7 +19,9 @@ import { WORDS } from './words';
 /** Export, import, backup, and the way from phone to phone. */
 export function Files() {
   const state = useFiles();
-  const id = useSearchParams().get('id');
+  const query = useSearchParams();
+  const id = query.get('id');
+  const only = query.get('only')?.split(' ') ?? null;
   const [offered, setOffered] = useState<Offered | null>(null);
   useEffect(() => {
     // What reading and writing needs is loaded now: there may be no network later.
@@ -43,7 +45,11 @@ export function Files() {
           <Import offered={offered} onOffer={setOffered} />
         </div>
         <div>
-          <Export outings={outings} first={first} />
+          <Export
+            outings={only ? outings.filter((each) => only.includes(each.id)) : outings}
+            first={first}
+            isSome={only !== null}
+          />
           <KeptHeights outings={outings} />
           <PhoneToPhone outings={outings} first={first} onOffer={offer} />
         </div>

@@ -98,6 +98,7 @@ export const WORDS = {
 
   exportTitle: 'Export',
   all: 'All outings',
+  chosen: (count: number) => `The ${count} chosen outings`,
   saved: (name: string) => `Saved as ${name} in your downloads.`,
   failed: 'The file could not be made.',
   needs: 'GPX, GeoJSON and KML need the start’s position and a declination.',

@@ -1,295 +1,355 @@
-import { Checkbox, Radio, Select } from 'antd';
-import { useState } from 'react';
-import type { MapPicture } from '@/core/model/map-picture';
-import type { PictureTie } from '@/core/place/picture/tie';
+import BlockOutlined from '@ant-design/icons-svg/es/asn/BlockOutlined';
+import UnorderedListOutlined from '@ant-design/icons-svg/es/asn/UnorderedListOutlined';
+import { Radio } from 'antd';
+import dynamic from 'next/dynamic';
+import { useCallback, useMemo, useState } from 'react';
+import { beThere } from '@/core/edit/back-here';
 import { roundedPosition } from '@/core/readings/position';
-import { normalised } from '@/core/units/angle';
-import { outingInList } from '@/views/shared/words/outing-about';
 import { visibleText } from '@/core/units/visible';
 import type { Pixel, Size, View } from '@/sketch/view';
-import { PressButton } from '@/ui/controls/press-button';
-import { ViewPage } from '@/views/shared/page/view-page';
+import { mapPictures } from '@/store/pictures/pictures';
+import { browserDatabase } from '@/store/browser-database';
+import { ToolButton } from '@/ui/controls/tool-button';
+import { useLive } from '@/ui/use-live';
+import { WayHomeStrip, type WayEnds } from '@/views/outing/way-home-strip';
+import { outcomeMessage } from '@/views/shared/data/outcome-message';
+import type { OpenOuting } from '@/views/shared/data/use-outing';
+import { UndoRedo } from '@/views/shared/page/document-page';
+import { backToLog, ViewPage } from '@/views/shared/page/view-page';
+import { groundOfView, useGround } from '@/views/shared/sketch/ground';
+import { useSurface } from '@/views/shared/sketch/surface';
+import { stepWords } from '@/views/shared/words/history-words';
 import { viewUrl } from '@/views/views';
-import { LayersOnPicture } from './layers';
+import { groundBase, groundOf, pictureBase, placedLayers } from './base';
+import type { MapBase, OpenedPicture, PlacedLayer } from './base';
+import { shownLayers } from './layers';
+import type { MapContext } from './layers/context';
+import type { MapChoices } from './map-choices';
+import { insetsOf, type PaneHeight } from './insets';
+import { MapDrawing, toFitOf } from './map-drawing';
+import { MapPane } from './map-pane';
 import styles from './map.module.css';
-import { LinePanel } from './panels/line-panel';
-import { MeasurePanel } from './panels/measure-panel';
-import { PLATE_AT_FIRST, PlateDrawn, ProtractorPanel, type PlateState } from './panels/protractor';
-import { RoutePanel } from './panels/route-panel';
-import { TiePanel } from './panels/tie-panel';
-import { pixelOnScreen } from './picture-plane';
-import { Sheet } from './sheet';
-import type { Chosen } from './use-layers';
-import { MODES, useMap, type Mode, type OpenMap } from './use-map';
-import type { Tiles } from './use-tiles';
+import { OverMap } from './over-map';
+import { LayersPanel } from './panels/layers-panel';
+import { PLATE_AT_FIRST } from './panels/protractor';
+import { ToolPanel } from './panels/tool-panel';
+import { groundOfPicture, pixelOnScreen, planeOf } from './picture-plane';
+import { thingAt, thingOf } from './things/thing';
+import { ThingPanel } from './things/thing-panel';
+import type { Placing } from './things/thing-props';
+import { afterTap, modesOf, type InHand, type Mode } from './tools';
+import { upsOf } from './ups';
+import { useMapActions, type MapActions } from './use-map-actions';
 import { WORDS } from './words';
-import layout from '@/views/shared/page/layout.module.css';
+
+const MapTable = dynamic(() => import('./map-table').then((it) => it.MapTable), { ssr: false });
 
 interface Props {
-  picture: MapPicture;
-  tiles: Tiles;
+  context: MapContext;
+  /** The outing in hand; null for none. */
+  open: OpenOuting | null;
+  /** The picture that lies below; null for none. */
+  opened: OpenedPicture | null;
+  /** Changes when tiles of the picture have come. */
   arrived: number;
-  first: Pick<Chosen, 'route' | 'outing'>;
+  choices: MapChoices;
+  choose: (change: Partial<MapChoices>) => unknown;
+  show: (layer: string, isShown: boolean) => unknown;
+  /** True where the map was opened to draw a route. */
+  forRoute: boolean;
 }
 
-/** What was tapped, in the mode that it was tapped in. */
-interface Tapped {
-  readonly mode: Mode;
-  readonly taps: readonly Pixel[];
-  readonly plate: PlateState;
+/** The tool that a map begins with: a picture without a position is positioned first. */
+function firstMode(opened: OpenedPicture | null, forRoute: boolean): Mode {
+  if (opened && !opened.tie.ok) return 'tie';
+  return forRoute ? 'route' : 'look';
 }
 
-/** The taps after another one: some modes want one place, some two, some any number. */
-function afterTap({ mode, taps, plate }: Tapped, pixel: Pixel): Tapped {
-  const keeps = { look: 0, tie: 0, route: 1000, measure: 1, protractor: 1, line: 1000 }[mode];
-  const before = taps.length > keeps ? [] : taps.slice(0, keeps);
-  return { mode, taps: mode === 'look' ? [] : [...before, pixel], plate };
-}
-
-/** What was tapped; a tap in the mode of routes adds its point at once. */
-function useTapped(open: OpenMap, first: Props['first']) {
-  const [tapped, setTapped] = useState<Tapped>({
-    mode: open.tie.ok ? (first.route === null ? 'measure' : 'route') : 'tie',
+/** What the hand holds, and what changes it. */
+function useInHand(opened: OpenedPicture | null, forRoute: boolean) {
+  const [inHand, setInHand] = useState<InHand>({
+    mode: firstMode(opened, forRoute),
     taps: [],
     plate: PLATE_AT_FIRST,
+    chosen: null,
+    placing: null,
   });
-  const set = (change: Partial<Tapped>) => setTapped((before) => ({ ...before, ...change }));
-  const forget = (kept: readonly Pixel[]) =>
-    setTapped((before) => ({
-      ...before,
-      taps: before.taps.filter((tap) => !kept.includes(tap)),
-    }));
-  const tap = (pixel: Pixel) => {
-    setTapped((before) => afterTap(before, pixel));
-    if (tapped.mode !== 'route' || !open.tie.ok) return;
-    const tie = open.tie.value;
-    const position = tie.positionOf(pixel);
-    if (!position) return;
-    const withinMetres = Math.max(1, Math.round(2 * tie.finenessMetres(pixel)));
-    // The ring stays until the point itself is drawn.
-    void open
-      .addPoint({ position: roundedPosition(position), withinMetres })
-      .then(() => forget([pixel]));
-  };
-  return { tapped, set, forget, tap };
+  const set = useCallback(
+    (change: Partial<InHand>) => setInHand((before) => ({ ...before, ...change })),
+    [],
+  );
+  const forget = useCallback(
+    (kept: readonly Pixel[]) =>
+      setInHand((before) => ({
+        ...before,
+        taps: before.taps.filter((tap) => !kept.includes(tap)),
+      })),
+    [],
+  );
+  const tapped = (pixel: Pixel) => setInHand((before) => afterTap(before, pixel));
+  return { inHand, set, forget, tapped };
 }
 
-/** A picture of a map, tied to the earth, and what is done on it. */
-export function MapPage({ picture, tiles, arrived, first }: Props) {
-  const open = useMap(picture, first);
-  const { tapped, set, forget, tap } = useTapped(open, first);
+/** True where panes are sheets from below. */
+const isPhone = () => matchMedia('(max-width: 860px)').matches;
+
+/** What the layers lie on, and where they lie on it. */
+function usePlaced(context: MapContext, opened: OpenedPicture | null, off: readonly string[]) {
+  // Where the ground is doesn't change with what lies on it: what is drawn there stays drawn.
+  const ground = JSON.stringify(groundOf(context));
+  const base = useMemo(
+    () => (opened ? pictureBase(opened) : groundBase(JSON.parse(ground))),
+    [opened, ground],
+  );
+  const shown = useMemo(() => shownLayers(context, off), [context, off]);
+  const placed = useMemo(() => placedLayers(base, shown), [base, shown]);
+  return { base, placed };
+}
+
+/** What taps of the tool in hand do. */
+function useTaps(
+  { inHand, set, forget, tapped }: ReturnType<typeof useInHand>,
+  context: MapContext,
+  base: MapBase,
+  placed: readonly PlacedLayer[],
+  view: View,
+  actions: MapActions,
+) {
+  const withinMetres = (pixel: Pixel) =>
+    Math.max(1, Math.round(2 * (base.tie?.finenessMetres(pixel, 1 / view.k) ?? 1)));
+  /** What a place of the map is as a point of a route; null where it is nowhere. */
+  const pointAt = (pixel: Pixel) => {
+    const position = base.tie?.positionOf(pixel);
+    return position
+      ? { position: roundedPosition(position), withinMetres: withinMetres(pixel) }
+      : null;
+  };
+  /** The same where something is that has a name: there, and called that. */
+  const namedPointAt = (pixel: Pixel) => {
+    const key = thingAt(placed, view, pixelOnScreen(view, pixel));
+    const thing = key === null ? null : thingOf(context, placed, key);
+    if (!thing || thing.mark === null || thing.mark === 'you') return pointAt(pixel);
+    const point = pointAt(thing.at);
+    return point && { ...point, name: thing.name };
+  };
+  const put = async (placing: Placing, pixel: Pixel) => {
+    const point = pointAt(pixel);
+    if (!point) return;
+    if (placing.does === 'move') await actions.movePoint(placing.point, point);
+    else await actions.insertPoint(placing.after, point);
+  };
+  const tap = (pixel: Pixel) => {
+    const { mode, placing } = inHand;
+    if (placing) {
+      set({ placing: null });
+      void put(placing, pixel);
+    } else if (mode === 'look') {
+      set({ chosen: thingAt(placed, view, pixelOnScreen(view, pixel)) });
+    } else {
+      tapped(pixel);
+      const point = mode === 'route' ? namedPointAt(pixel) : null;
+      // The ring stays until the point itself is drawn.
+      if (point) void actions.addPoint(point).then(() => forget([pixel]));
+    }
+  };
+  return { withinMetres, put, tap };
+}
+
+/** Everything that a map is worked with. */
+function useMapState(props: Props, hasLayers: boolean) {
+  const { context, opened, choices, choose: chooseLayers, forRoute } = props;
+  const { base, placed } = usePlaced(context, opened, choices.off);
+  const hand = useInHand(opened, forRoute);
+  const { inHand, set } = hand;
+  const [height, setHeight] = useState<PaneHeight>('half');
+  const hasTool = inHand.mode !== 'look';
+  const insetsIn = useCallback(
+    (all: Size) => insetsOf({ isPhone: isPhone(), hasLayers, hasPane: hasTool, height }, all),
+    [hasLayers, hasTool, height],
+  );
+  const toFit = useMemo(() => toFitOf(base, placed, insetsIn), [base, placed, insetsIn]);
+  const surface = useSurface(toFit);
+  const { view, size, show } = surface;
+  const insets = useMemo(() => insetsIn(size), [insetsIn, size]);
+  const ground = useGround(
+    base.opened
+      ? groundOfPicture(base.tie, base.origin, view, size)
+      : groundOfView(base.origin, view, size),
+  );
+  const actions = useMapActions(context, opened?.picture ?? null, chooseLayers);
+  const taps = useTaps(hand, context, base, placed, view, actions);
+  const chosen = inHand.chosen === null ? null : thingOf(context, placed, inHand.chosen);
+  /** Chooses a thing by its key, and shows it; null for nothing. */
+  const choose = (key: string | null) => {
+    set({ mode: 'look', taps: [], chosen: key, placing: null });
+    const thing = key === null ? null : thingOf(context, placed, key);
+    if (!thing) return;
+    const over = { isPhone: isPhone(), hasLayers: hasLayers && !isPhone(), hasPane: true, height };
+    show(planeOf(thing.at), insetsOf(over, size));
+  };
+  const hold = (pixel: Pixel) => set({ mode: 'point', taps: [pixel], chosen: null });
+  const shown = { base, placed, insets, surface, ground, chosen, height, setHeight };
+  return { ...shown, actions, choose, hold, ...hand, ...taps };
+}
+type MapState = ReturnType<typeof useMapState>;
+
+/** Where the page of the map leads back to. */
+const backFrom = ({ solution }: MapContext) =>
+  solution
+    ? backToLog(solution.outing)
+    : { href: viewUrl('map', undefined, { pictures: '' }), words: WORDS.pictures };
+
+/** The one map: a picture or the ground, all layers on it, and the tools of a hand. */
+export function MapPage(props: Props) {
+  const { context, open, opened } = props;
+  const [hasLayers, setHasLayers] = useState(() => !isPhone());
+  const state = useMapState(props, hasLayers);
+  const { base, placed, inHand, actions } = state;
+  const { solution } = context;
+  const [isListed, setListed] = useState(false);
+  const [ends, setEnds] = useState<WayEnds | null>(null);
+  const panes = {
+    ...props,
+    state,
+    onEnds: setEnds,
+    hasLayers,
+    onLayers: () => setHasLayers(!hasLayers),
+    isListed,
+    onListed: () => setListed(!isListed),
+  };
   return (
     <ViewPage
       view="map"
-      about={visibleText(picture.name)}
-      back={{ href: viewUrl('map'), words: WORDS.pictures }}
-      width="window"
+      about={visibleText(solution?.outing.name ?? opened?.picture.name ?? '')}
+      back={backFrom(context)}
+      width="full"
       plain
+      head={open && <LogSteps open={open} />}
     >
-      {open.fault && <p role="alert">{open.fault}</p>}
-      <div className={styles.columns}>
-        <Sheet
-          tiles={tiles}
-          arrived={arrived}
-          ups={open.ups}
-          tie={open.tie.ok ? open.tie.value : null}
-          onTap={tap}
-          over={(view, size) => (
-            <Over open={open} picture={picture} tapped={tapped} view={view} size={size} />
-          )}
-        />
-        <div className={styles.rooms}>
-          <Radio.Group
-            className={styles.modes}
-            optionType="button"
-            aria-label={WORDS.sheet}
-            value={tapped.mode}
-            options={MODES.map((value) => ({ value, label: WORDS.modes[value] }))}
-            onChange={({ target }) => set({ mode: target.value as Mode, taps: [] })}
-          />
-          <Panel
-            open={open}
-            picture={picture}
-            tiles={tiles}
-            arrived={arrived}
-            tapped={tapped}
-            set={set}
-            forget={forget}
-          />
-          <LayerChoice open={open} />
-          <PressButton href={viewUrl('fix', undefined, { tab: 'orient' })}>
-            {WORDS.orient}
-          </PressButton>
-          <p className={layout.soft}>{WORDS.caution}</p>
-        </div>
+      {actions.fault && <p role="alert">{actions.fault}</p>}
+      <div className={styles.room}>
+        <Drawing {...panes} />
+        <Tools state={state} />
+        <Panes {...panes} />
       </div>
+      {isListed && (
+        <MapTable {...{ base, context, placed }} chosen={inHand.chosen} onChoose={state.choose} />
+      )}
+      {solution && open && (
+        <WayHomeStrip
+          solution={solution}
+          compact
+          ends={ends}
+          preview={null}
+          onChoose={() => setListed(true)}
+          onStraightHome={() => setEnds(null)}
+          onThere={() => void open.run(beThere)}
+        />
+      )}
     </ViewPage>
   );
 }
 
-interface OverProps {
-  open: OpenMap;
-  picture: MapPicture;
-  tapped: Tapped;
-  view: View;
-  size: Size;
+/** Undo and redo of the outing in hand. */
+const LogSteps = ({ open }: { open: OpenOuting }) => (
+  <UndoRedo
+    canUndo={(open.state?.undoable.length ?? 0) > 0}
+    canRedo={(open.state?.redoable.length ?? 0) > 0}
+    onStep={async (step) => outcomeMessage(await open[step]())}
+    words={(step) => stepWords(step, open.state)}
+  />
+);
+
+interface PanesProps extends Props {
+  state: MapState;
+  onEnds: (ends: WayEnds | null) => void;
+  hasLayers: boolean;
+  onLayers: () => void;
+  isListed: boolean;
+  onListed: () => void;
 }
 
-/** What is drawn over the picture: the layers, the points that tie it, and what was tapped. */
-function Over({ open: { tie, layers }, picture, tapped, view, size }: OverProps) {
-  const { mode, taps, plate } = tapped;
-  const screen = taps.map((tap) => pixelOnScreen(view, tap));
-  const [first] = screen;
-  const suspect = tie.ok ? tie.value.suspect?.index : undefined;
-  const up = tie.ok ? tie.value.upDegrees : 0;
+function Drawing({ context, choices, arrived, state, ...panes }: PanesProps) {
+  const { surface, base, placed, ground, chosen, inHand, insets } = state;
   return (
-    <>
-      {tie.ok && <LayersOnPicture layers={layers.layers} tie={tie.value} view={view} size={size} />}
-      {mode === 'tie' &&
-        picture.controls.map(({ x, y, label }, index) => {
-          const at = pixelOnScreen(view, { x, y });
-          return (
-            <g key={index} className={styles.control} data-suspect={suspect === index}>
-              <path d={`M${at.x - 11} ${at.y}h22M${at.x} ${at.y - 11}v22`} />
-              <text x={at.x + 8} y={at.y - 8}>
-                {visibleText(label)}
-              </text>
-            </g>
-          );
-        })}
-      {screen.length > 1 && (
-        <polyline
-          className={styles.tappedLine}
-          points={screen.map(({ x, y }) => `${x},${y}`).join(' ')}
-        />
-      )}
-      {screen.map(({ x, y }, index) => (
-        <circle key={index} className={styles.tapped} cx={x} cy={y} r={7} />
-      ))}
-      {mode === 'protractor' && first && (
-        <PlateDrawn state={plate} at={first} turn={normalised(plate.edge - up - view.turn)} />
-      )}
-    </>
+    <MapDrawing
+      {...{ surface, base, placed, context, choices, ground, chosen, arrived, insets }}
+      ups={upsOf(base, context)}
+      onTap={state.tap}
+      onHold={state.hold}
+      onEscape={() => state.choose(null)}
+      tools={
+        <>
+          <ToolButton
+            icon={BlockOutlined}
+            label={WORDS.layers}
+            pressed={panes.hasLayers}
+            onClick={panes.onLayers}
+          />
+          <ToolButton
+            icon={UnorderedListOutlined}
+            label={WORDS.table.button}
+            about={WORDS.table.about}
+            pressed={panes.isListed}
+            onClick={panes.onListed}
+          />
+        </>
+      }
+      over={<OverMap {...{ base, placed, inHand }} view={surface.view} onDragged={state.put} />}
+    />
   );
 }
 
-interface PanelProps extends Omit<Props, 'first'> {
-  open: OpenMap;
-  tapped: Tapped;
-  set: (change: Partial<Tapped>) => void;
-  /** Takes away what was tapped and is kept; what was tapped while it was written stays. */
-  forget: (kept: readonly Pixel[]) => void;
-}
-
-/** What the mode is for. */
-function Panel(props: PanelProps) {
-  const { open, picture, tiles, arrived, tapped, set } = props;
-  if (tapped.mode === 'tie') {
-    return (
-      <TiePanel
-        picture={picture}
-        tie={open.tie}
-        known={open.layers.there?.known ?? []}
-        tiles={tiles}
-        arrived={arrived}
-        at={tapped.taps.at(-1) ?? null}
-        onAt={(pixel) => set({ taps: pixel ? [pixel] : [] })}
-        change={open.change}
-      />
-    );
-  }
-  if (!open.tie.ok) return <p>{WORDS.needsTie}</p>;
-  return <TiedPanel {...props} tie={open.tie.value} />;
-}
-
-/** What a picture that is tied is for. */
-function TiedPanel({ open, tie, tapped, set, forget }: PanelProps & { tie: PictureTie }) {
-  const { layers, keepPlace } = open;
-  const { mode, taps, plate } = tapped;
-  const [from, to] = taps;
-  switch (mode) {
-    case 'measure':
-      return (
-        <MeasurePanel
-          tie={tie}
-          taps={taps}
-          gridMagnetic={open.gridMagnetic}
-          onAgain={() => forget(taps)}
-          onKeep={keepPlace}
-        />
-      );
-    case 'route':
-      return (
-        <RoutePanel
-          route={layers.route}
-          plan={layers.plan}
-          onName={open.nameLast}
-          onUndo={() => void open.undoPoint()}
-          onStart={() => void open.startRoute()}
-        />
-      );
-    case 'line':
-      return (
-        <LinePanel
-          tie={tie}
-          taps={taps}
-          onBack={() => set({ taps: taps.slice(0, -1) })}
-          onDone={() => forget(taps)}
-          onKeep={keepPlace}
-        />
-      );
-    case 'protractor': {
-      const measured = from && to ? tie.measured(from, to) : null;
-      const wanted = measured?.gridDegrees ?? null;
-      return (
-        <ProtractorPanel
-          state={plate}
-          onState={(changed) => set({ plate: changed })}
-          wanted={wanted}
-        />
-      );
+/** The tools, one of which is in hand. */
+const Tools = ({ state: { base, inHand, set } }: { state: MapState }) => (
+  <Radio.Group
+    className={styles.modes}
+    optionType="button"
+    aria-label={WORDS.tools}
+    value={inHand.mode}
+    options={modesOf(base).map((value) => ({ value, label: WORDS.modes[value] }))}
+    onChange={({ target }) =>
+      set({ mode: target.value as Mode, taps: [], chosen: null, placing: null })
     }
-    default:
-      return null;
-  }
-}
+  />
+);
 
-/** What is shown on the picture. */
-function LayerChoice({ open: { chosen, choose, layers } }: { open: OpenMap }) {
-  const { there } = layers;
-  const named = (list: readonly { id: string; name: string }[] = []) =>
-    list.map(({ id, name }) => ({ id, name: visibleText(name) || id }));
-  const outings = (there?.outings ?? []).map((outing) => ({
-    id: outing.id,
-    name: outingInList(outing, outing.id),
-  }));
-  const rows = [
-    ['route', WORDS.layerRoute, named(there?.routes)],
-    ['outing', WORDS.layerOuting, outings],
-    ['area', WORDS.layerArea, named(there?.areas)],
-  ] as const;
+/** The layers at one side; at the other what is chosen, or what the tool in hand found. */
+function Panes(props: PanesProps) {
+  const { context, open, arrived, choices, choose, show, state, hasLayers, onEnds } = props;
+  const { base, placed, ground, inHand, set, actions, chosen, surface, forget } = state;
+  const { height, setHeight } = state;
+  const live = useLive(useCallback(() => mapPictures(browserDatabase()), []));
+  const pictures = live && 'value' in live ? live.value : [];
+  const asks = inHand.placing !== null;
+  const shared = { base, context, actions, onChoose: state.choose };
   return (
-    <section aria-labelledby="layers" className={styles.layerChoice}>
-      <h2 id="layers">{WORDS.layers}</h2>
-      {rows.map(([key, label, list]) => (
-        <Select
-          key={key}
-          className={styles.wide}
-          aria-label={label}
-          placeholder={label}
-          allowClear
-          showSearch={{ optionFilterProp: 'label' }}
-          value={chosen[key]}
-          options={list.map(({ id, name }) => ({
-            value: id,
-            label: `${label}: ${name}`,
-          }))}
-          onChange={(id: string | null | undefined) => choose({ [key]: id ?? null })}
-        />
-      ))}
-      <Checkbox checked={chosen.known} onChange={({ target }) => choose({ known: target.checked })}>
-        {WORDS.known}
-      </Checkbox>
-    </section>
+    <>
+      {hasLayers && (
+        <MapPane side="left" label={WORDS.layers} height={height} onHeight={setHeight}>
+          <LayersPanel {...{ base, context, choices, choose, show, ground, pictures }} />
+        </MapPane>
+      )}
+      {(chosen !== null || inHand.mode !== 'look' || asks) && (
+        <MapPane side="right" label={WORDS.tools} height={height} onHeight={setHeight}>
+          {asks && <p role="status">{WORDS.tapPlace}</p>}
+          {chosen ? (
+            <ThingPanel
+              thing={chosen}
+              open={open}
+              {...shared}
+              onPlacing={(placing) => set({ placing })}
+              onEnds={onEnds}
+            />
+          ) : (
+            <ToolPanel
+              {...{ ...shared, placed, inHand, arrived, set, forget }}
+              withinMetres={state.withinMetres}
+              view={surface.view}
+            />
+          )}
+        </MapPane>
+      )}
+    </>
   );
 }

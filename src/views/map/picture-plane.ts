@@ -1,4 +1,4 @@
-import type { PictureTie } from '@/core/place/picture/tie';
+import type { MapTie } from '@/core/place/map-tie';
 import type { Position } from '@/core/readings/position';
 import { planePointOf } from '@/core/place/geodesic';
 import { boundsOf, lengthOf, vectorBetween, type PlanePoint } from '@/core/units/plane';
@@ -20,7 +20,7 @@ export const pixelAt = (view: View, at: Pixel): Pixel => pixelOf(onPlane(view, a
 
 /** The part of the earth that a view of a picture shows; null beyond the vanishing line. */
 export function groundOfPicture(
-  tie: PictureTie | null,
+  tie: MapTie | null,
   origin: Position | null,
   view: View,
   size: Size,

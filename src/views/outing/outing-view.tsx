@@ -1,5 +1,6 @@
 'use client';
 import { visibleText } from '@/core/units/visible';
+import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Outing } from '@/core/model/outing';
 import type { Solution } from '@/core/survey/solution';
@@ -9,7 +10,6 @@ import { STORE_MESSAGES } from '@/ui/store-messages';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { viewUrl } from '@/views/views';
 import type { Dialog } from './dialogs/dialog';
-import { OutingDialogs } from './dialogs/dialogs';
 import { useKeypad, type Correcting } from './entry/use-keypad';
 import { useKeypadOpen } from './entry/use-keypad-open';
 import { LogSection } from './log/log-section';
@@ -25,6 +25,11 @@ import { beThere } from '@/core/edit/back-here';
 import { WayHomeStrip, type WayEnds } from './way-home-strip';
 import { WORDS } from './words';
 import { leaveFor } from '@/store/browser-database';
+
+/** The dialogs come with the first that is opened: most visits open none. */
+const OutingDialogs = dynamic(() => import('./dialogs/dialogs').then((it) => it.OutingDialogs), {
+  ssr: false,
+});
 
 interface Props {
   open: OpenOuting;
@@ -155,14 +160,9 @@ export function OutingView({ open, outing, solution }: Props) {
         onStraightHome={() => setEnds(null)}
         onThere={() => void open.run(beThere)}
       />
-      <OutingDialogs
-        {...shared}
-        dialog={dialog}
-        open={open}
-        keys={keys}
-        station={leg?.to ?? 0}
-        ends={ends}
-      />
+      {dialog !== null && (
+        <OutingDialogs {...shared} {...{ dialog, open, keys, ends }} station={leg?.to ?? 0} />
+      )}
     </div>
   );
 }

@@ -1,16 +1,9 @@
 'use client';
-import { inForceAt } from '@/core/survey/in-force';
 import equal from 'fast-deep-equal';
+import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addEntry, type Command, indexNow } from '@/core/edit/command';
-import {
-  acceptWarning,
-  correctEntry,
-  insertEntry,
-  moveLeg,
-  strikeEntry,
-  type Strike,
-} from '@/core/edit/ink';
+import { acceptWarning, correctEntry, insertEntry, moveLeg, strikeEntry } from '@/core/edit/ink';
 import { apply } from '@/core/edit/operations';
 import { renameStation } from '@/core/edit/rename-station';
 import { addLines, changeHeader, changeSettings, type OutingSettings } from '@/core/edit/settings';
@@ -23,12 +16,12 @@ import { northsChange } from '@/core/navigation/norths-change';
 import type { EarthModels } from '@/core/north/earth-models';
 import { solve } from '@/core/survey/solve';
 import type { Solution } from '@/core/survey/solution';
-import type { North } from '@/core/units/bearing';
 import type { Kept } from '@/store/kept-choice';
 import type { StoreFault } from '@/store/store-fault';
 import { outcomeMessage } from '@/views/shared/data/outcome-message';
 import type { OpenOuting } from '@/views/shared/data/use-outing';
 import { changeWords } from '@/views/shared/declination/words';
+import { northAt, strikeNow, usePlaceOf } from './entry/correction';
 import { useEnter } from './entry/use-enter';
 import { useInterpretation } from './entry/use-interpretation';
 import { keepUnsentLine, lineForgotten, unsentLine } from './unsent-line';
@@ -50,17 +43,6 @@ interface Editing {
 
 const LONGEST_SHOWN = 60;
 const short = (entry: Entry) => writeEntry(entry, 'magnetic').trim().slice(0, LONGEST_SHOWN);
-
-const LONGEST_REASON = 2000;
-
-/** A strike at this moment, with a reason if there is one. */
-function strikeNow(reason: string): Strike {
-  const why = reason
-    .replace(/[\s|]+/g, ' ')
-    .trim()
-    .slice(0, LONGEST_REASON);
-  return { at: new Date().toISOString(), ...(why === '' ? {} : { reason: why }) };
-}
 
 /** Runs commands, and keeps what the person is shown about them. */
 function useCommands(open: OpenOuting, outing: Outing) {
@@ -91,17 +73,6 @@ function useCommands(open: OpenOuting, outing: Outing) {
     [open, outing],
   );
   return { run, status: refused ?? status, setStatus, setRefused, unsaved };
-}
-
-/** The log up to the line that is written to: a correction is read where it is, not at the end. */
-function usePlaceOf(editing: Editing | null, solution: Solution, models: EarthModels | null) {
-  return useMemo(() => {
-    if (editing === null) return solution;
-    const { outing, tools } = solution;
-    const entries = outing.entries.slice(0, editing.index);
-    const before = solve({ ...outing, entries }, models, { tools });
-    return before.ok ? before.value : solution;
-  }, [editing, solution, models]);
 }
 
 /** The line that is corrected, where it is by now: setting a pace puts a line before all others. */
@@ -142,7 +113,7 @@ function useEntryText(
   const editing = useWhereNow(begun, solution.outing);
   /** Why the line is corrected, if the person says. */
   const [reason, setReason] = useState('');
-  const place = usePlaceOf(editing, solution, models);
+  const place = usePlaceOf(editing?.index ?? null, solution, models);
   const { found, settled } = useInterpretation(text, place);
   const type = useCallback(
     (next: string) => {
@@ -207,19 +178,28 @@ const useStep = (
   });
   return useCallback(
     async (kind: 'undo' | 'redo') => {
+      // Its words come with the first step: few visits take one.
+      const { stepWords } = await import('@/views/shared/words/history-words');
+      const done = stepWords(kind, open.state);
       const failed = outcomeMessage(await open[kind]());
       latest.current.endEditing?.();
-      latest.current.onDone(failed, kind === 'undo' ? WORDS.undone : WORDS.redone);
+      latest.current.onDone(failed, done);
     },
     [open],
   );
 };
 
+/** The entry that is selected: at first that of the leg which the address names. */
+function useSelected({ legs }: Solution) {
+  const leg = Math.trunc(Number(useSearchParams().get('leg')));
+  return useState<number | null>(() => (leg > 0 && leg <= legs.count ? legs.leg(leg).entry : null));
+}
+
 /** The state of the outing view: the line being typed, what is selected, what was saved. */
 export function useOutingView(open: OpenOuting, outing: Outing, solution: Solution) {
   const { run, status, setStatus, setRefused, unsaved } = useCommands(open, outing);
   const line = useEntryText(solution, open.models, setRefused);
-  const [selected, setSelected] = useState<number | null>(null);
+  const [selected, setSelected] = useSelected(solution);
   const effectOf = useHeaderEffect(open, outing, solution);
   const { editing, reason, settled, text, now, clear, finish, begin } = line;
 
@@ -233,7 +213,7 @@ export function useOutingView(open: OpenOuting, outing: Outing, solution: Soluti
       finish(typed);
       return true;
     },
-    [editing, reason, run, now, finish, outing.id],
+    [editing, reason, run, now, finish, outing.id, setSelected],
   );
 
   const log = async (): Promise<boolean> => {
@@ -283,9 +263,6 @@ function commandFor(editing: Editing | null, entry: Entry, reason: string): Comm
     ? correctEntry(index, seen, entry, strikeNow(reason))
     : insertEntry(index, seen, entry);
 }
-
-/** The north of bearings without a letter on a line of the log. */
-const northAt = (outing: Outing, index: number): North => inForceAt(outing, index).readingNorth;
 
 /** What can be done with a line of the log. */
 function useEntryActions(

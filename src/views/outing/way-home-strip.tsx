@@ -25,6 +25,8 @@ export interface WayEnds {
 interface Props {
   solution: Solution;
   ends: WayEnds | null;
+  /** On a phone in two lines, where a map needs the room. */
+  compact?: boolean;
   /** The way home after the leg that is being typed. */
   preview: Way | null;
   onChoose: () => void;
@@ -43,7 +45,11 @@ export function WayHomeStrip(props: Props) {
   const { degrees, north } = shownBearing(straight.bearing, northShown(solution));
   const bearing = bearingText(degrees);
   return (
-    <section className={styles.strip} aria-label={WORDS.home.label}>
+    <section
+      className={styles.strip}
+      aria-label={WORDS.home.label}
+      data-compact={props.compact || undefined}
+    >
       <a
         href={viewUrl('home-now', solution.outing.id)}
         className={preview ? `${styles.bearing} ${styles.preview}` : styles.bearing}
@@ -148,7 +154,8 @@ function HowSure({ solution, from, to }: { solution: Solution; from: number; to:
   return (
     <p className={styles.sure}>
       {SHARED_WORDS.within(semiMajorMetres, stationName(solution, to))}
-      <span className={styles.means}>{WORDS.home.means}</span>. {WORDS.home.caution}
+      <span className={styles.means}>{WORDS.home.means}</span>.{' '}
+      <span className={styles.caution}>{WORDS.home.caution}</span>
     </p>
   );
 }

@@ -77,8 +77,6 @@ export const WORDS = {
   moved: (way: 'up' | 'down', line: string) => `Moved ${way}: ${line}.`,
   accepted: 'Accepted: the reading is right.',
   renamed: (from: string, to: string) => `${from} is now called ${to}.`,
-  undone: 'Undone.',
-  redone: 'Redone.',
   attraction: 'compass disturbed there',
   take: (reading: string) => `Read it as ${reading}`,
   edit: 'Correct',

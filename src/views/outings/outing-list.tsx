@@ -1,19 +1,12 @@
 'use client';
-import { visibleText } from '@/core/units/visible';
-import DeleteOutlined from '@ant-design/icons-svg/es/asn/DeleteOutlined';
-import dayjs from 'dayjs';
 import { startTransition, useEffect, useMemo, useState } from 'react';
-import { solveAsWalked } from '@/core/survey/solve';
-import { forPlane, lengthText } from '@/core/units/figures';
-import { figureUnits } from '@/ui/units/shown';
 import type { StoredOuting } from '@/store/outings';
-import { ToolButton } from '@/ui/controls/tool-button';
-import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
-import { SmallSketch } from '@/views/shared/sketch/still-drawing';
+import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
+import { listed, ORDERS, useOrder, type Order } from './list-choices';
+import { OutingRow, type ListActions } from './outing-row';
 import styles from './outings.module.css';
 import { WORDS } from './words';
-import layout from '@/views/shared/page/layout.module.css';
 
 /** Rows that fill the first screen with some to spare; more join them after it is painted. */
 const FIRST_ROWS = 16;
@@ -30,68 +23,123 @@ function useGrowing(count: number): number {
   return drawn;
 }
 
-type OnDelete = (id: string, name: string) => void;
-
-/** All outings, the last changed first. */
-export function OutingList({
-  outings,
-  onDelete,
-}: {
+interface ListProps {
   outings: readonly StoredOuting[];
-  onDelete: OnDelete;
-}) {
-  const rows = useGrowing(outings.length);
+  actions: ListActions;
+}
+
+/** All outings: sought, sorted, and several of them chosen. */
+export function OutingList({ outings, actions }: ListProps) {
+  const [sought, setSought] = useState('');
+  const [{ order }, keep] = useOrder();
+  /** Those that are chosen; null while none are to be. */
+  const [chosen, setChosen] = useState<ReadonlySet<string> | null>(null);
+  const shown = useMemo(() => listed(outings, sought, order), [outings, sought, order]);
+  const rows = useGrowing(shown.length);
+  const choose = (id: string, isChosen: boolean) => {
+    const after = new Set(chosen);
+    if (isChosen) after.add(id);
+    else after.delete(id);
+    setChosen(after);
+  };
   return (
-    <ul className={styles.list}>
-      {outings.slice(0, rows).map((stored) => (
-        <OutingRow key={stored.state.document.id} stored={stored} onDelete={onDelete} />
-      ))}
-    </ul>
+    <>
+      {outings.length > 1 && (
+        <ListTools
+          {...{ sought, order }}
+          choosesSome={chosen !== null}
+          onSeek={setSought}
+          onOrder={(wanted) => void keep({ order: wanted })}
+          onSome={() => setChosen(chosen ? null : new Set())}
+        />
+      )}
+      {chosen && <WithChosen {...{ outings, chosen, actions }} onDone={() => setChosen(null)} />}
+      {shown.length === 0 && <p role="status">{WORDS.noneFound(sought)}</p>}
+      <ul className={styles.list}>
+        {shown.slice(0, rows).map((stored) => {
+          const { id } = stored.state.document;
+          return (
+            <OutingRow
+              key={id}
+              stored={stored}
+              actions={actions}
+              isChosen={chosen?.has(id) ?? null}
+              onChoose={(isChosen) => choose(id, isChosen)}
+            />
+          );
+        })}
+      </ul>
+    </>
   );
 }
 
-function OutingRow({ stored, onDelete }: { stored: StoredOuting; onDelete: OnDelete }) {
-  const { document: outing } = stored.state;
-  const models = useEarthModels(modelsNeeded(outing));
-  // Its shape as walked is enough here.
-  const solved = useMemo(() => solveAsWalked(outing, models), [outing, models]);
-  const name = visibleText(outing.name) || WORDS.untitled;
-  const waits = !solved.ok && solved.fault.fault.code === 'model-not-loaded';
+interface ToolsProps {
+  sought: string;
+  order: Order;
+  choosesSome: boolean;
+  onSeek: (words: string) => void;
+  onOrder: (order: Order) => void;
+  onSome: () => void;
+}
+
+/** What is sought, in which order, and whether several are chosen. */
+const ListTools = ({ sought, order, choosesSome, onSeek, onOrder, onSome }: ToolsProps) => (
+  <div className={styles.listTools} role="search">
+    <input
+      type="search"
+      aria-label={WORDS.search}
+      placeholder={WORDS.search}
+      value={sought}
+      onChange={({ target }) => onSeek(target.value)}
+    />
+    <select
+      aria-label={WORDS.order}
+      value={order}
+      onChange={({ target }) => onOrder(target.value as Order)}
+    >
+      {(Object.keys(ORDERS) as Order[]).map((each) => (
+        <option key={each} value={each}>
+          {ORDERS[each]}
+        </option>
+      ))}
+    </select>
+    <PressButton aria-pressed={choosesSome} onClick={onSome}>
+      {WORDS.several}
+    </PressButton>
+  </div>
+);
+
+interface WithChosenProps extends ListProps {
+  chosen: ReadonlySet<string>;
+  onDone: () => void;
+}
+
+/** What is done with those that are chosen. */
+function WithChosen({ outings, chosen, actions, onDone }: WithChosenProps) {
+  const documents = outings.map(({ state }) => state.document).filter(({ id }) => chosen.has(id));
+  const ids = documents.map(({ id }) => id).join(' ');
+  const isNone = documents.length === 0;
   return (
-    <li className={styles.row}>
-      <a className={styles.outing} href={viewUrl('outing', outing.id)}>
-        <span className={styles.sketch}>
-          {solved.ok && <SmallSketch solution={solved.value} />}
-        </span>
-        <span className={styles.words}>
-          <span className={styles.name}>{name}</span>
-          <span className={layout.soft}>
-            {outing.date && dayjs(outing.date.day).format('D MMMM YYYY')}
-            {outing.date?.time && `, ${outing.date.time}`}
-            {outing.by && ` · ${WORDS.byWhom(visibleText(outing.by))}`}
-          </span>
-          {solved.ok && (
-            <span className={styles.figures}>
-              {WORDS.legs(solved.value.legs.count)} ·{' '}
-              {WORDS.walked(
-                lengthText(
-                  solved.value.walkedMetres,
-                  forPlane(figureUnits(), solved.value.places.frame.unit),
-                ),
-              )}
-            </span>
-          )}
-          {stored.damaged && <span className={styles.warning}>{WORDS.damaged}</span>}
-          {!solved.ok && !waits && <span className={styles.warning}>{WORDS.unsolved}</span>}
-        </span>
-      </a>
-      <ToolButton
-        icon={DeleteOutlined}
-        label={WORDS.remove}
-        about={WORDS.removeAbout(name)}
-        plain
-        onClick={() => onDelete(outing.id, name)}
-      />
-    </li>
+    <div className={styles.chosen} role="group" aria-label={WORDS.several}>
+      <span role="status">{WORDS.chosen(documents.length)}</span>
+      {!isNone && (
+        <>
+          <PressButton href={viewUrl('files', undefined, { only: ids })}>
+            {WORDS.export}
+          </PressButton>
+          <PressButton href={viewUrl('area', undefined, { with: ids })}>
+            {WORDS.newArea}
+          </PressButton>
+          <PressButton
+            onClick={() => {
+              actions.remove(documents);
+              onDone();
+            }}
+          >
+            {WORDS.remove}
+          </PressButton>
+        </>
+      )}
+    </div>
   );
 }

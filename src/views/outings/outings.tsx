@@ -6,11 +6,12 @@ import type { BackupState } from '@/store/backup';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { CairnMark } from '@/ui/cairn-mark';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { ThemeSwitch } from '@/ui/theme/theme-switch';
-import { UnitsChoice } from '@/ui/units/units-choice';
+import { visibleText } from '@/core/units/visible';
 import { viewTitle, viewUrl } from '@/views/views';
 import { Areas } from './areas';
+import type { StoredOuting } from '@/store/outings';
 import { OutingList } from './outing-list';
+import type { ListActions } from './outing-row';
 import styles from './outings.module.css';
 import { useOutings } from './use-outings';
 import { PressButton } from '@/ui/controls/press-button';
@@ -48,10 +49,35 @@ function freeName(wanted: string, taken: readonly string[]): string {
   return name;
 }
 
+/** What was deleted last. */
 interface Removed {
-  readonly id: string;
-  readonly name: string;
+  readonly ids: readonly string[];
+  readonly words: string;
 }
+
+/** What is done with outings of the list; `tell` is called with what was deleted. */
+const listActions = (
+  outings: readonly StoredOuting[],
+  attempt: (action: () => Promise<unknown>) => Promise<boolean>,
+  remove: (id: string) => Promise<unknown>,
+  tell: (removed: Removed) => void,
+): ListActions => ({
+  remove: (chosen) =>
+    void attempt(() => Promise.all(chosen.map(({ id }) => remove(id)))).then((done) => {
+      const [first] = chosen;
+      const name = visibleText(first?.name ?? '') || WORDS.untitled;
+      const words = chosen.length === 1 ? WORDS.removed(name) : WORDS.removedSome(chosen.length);
+      if (done) tell({ ids: chosen.map(({ id }) => id), words });
+    }),
+  // Its code comes with the first that is renamed: the start page is to be light.
+  rename: async ({ id }, name) => (await import('./change-outing')).renameOuting(id, name),
+  duplicate: async (outing) => {
+    const names = outings.map((each) => each.state.document.name);
+    const { duplicateOuting } = await import('./change-outing');
+    const done = await attempt(() => duplicateOuting(outing, freeName(outing.name, names)));
+    return done ? null : WORDS.notDuplicated;
+  },
+});
 
 /** The start page: every outing, and one button that starts another. */
 export function Outings() {
@@ -69,9 +95,10 @@ export function Outings() {
       );
       open(await startOuting(name, today.format('YYYY-MM-DD')));
     });
-  const putBack = async (id: string) => {
-    if (await attempt(() => restore(id))) setRemoved(null);
+  const putBack = async (ids: readonly string[]) => {
+    if (await attempt(() => Promise.all(ids.map(restore)))) setRemoved(null);
   };
+  const actions = listActions(outings, attempt, remove, setRemoved);
   const failed = fault ?? (state.status === 'failed' ? state.fault : null);
   return (
     <div className={styles.page}>
@@ -86,7 +113,7 @@ export function Outings() {
             {STORE_MESSAGES[failed]}
           </p>
         )}
-        {removed && <RemovedNote name={removed.name} onRestore={() => putBack(removed.id)} />}
+        {removed && <RemovedNote words={removed.words} onRestore={() => putBack(removed.ids)} />}
         {state.status === 'loading' && <p className={styles.status}>{WORDS.loading}</p>}
         {state.status === 'ready' && <BackupReminder backup={state.backup} />}
         {state.status === 'ready' && outings.length === 0 && (
@@ -99,35 +126,21 @@ export function Outings() {
             }
           />
         )}
-        {outings.length > 0 && (
-          <OutingList
-            outings={outings}
-            onDelete={(id, name) =>
-              attempt(() => remove(id)).then((done) => done && setRemoved({ id, name }))
-            }
-          />
-        )}
+        {outings.length > 0 && <OutingList outings={outings} actions={actions} />}
         {state.status === 'ready' && <Areas areas={state.areas} outings={outings.length} />}
-        <Units />
       </main>
     </div>
   );
 }
 
 /** What was deleted, and the way back. */
-const RemovedNote = ({ name, onRestore }: { name: string; onRestore: () => void }) => (
+const RemovedNote = ({ words, onRestore }: { words: string; onRestore: () => void }) => (
   <p role="status" className={styles.status}>
-    {WORDS.removed(name)}{' '}
+    {words}{' '}
     <button type="button" className={styles.textButton} onClick={onRestore}>
       {SHARED_WORDS.restore}
     </button>
   </p>
-);
-
-const Units = () => (
-  <footer className={styles.units}>
-    <UnitsChoice />
-  </footer>
 );
 
 const Header = () => (
@@ -136,7 +149,6 @@ const Header = () => (
       <CairnMark />
     </span>
     <span className={styles.brand}>{WORDS.brand}</span>
-    <ThemeSwitch />
   </header>
 );
 

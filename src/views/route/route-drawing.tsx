@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import type { Plan } from '@/core/navigation/route/plan';
-import { lineNear, viewOfLayers } from '@/sketch/layer';
+import { lineNear } from '@/sketch/hit';
+import { viewOfLayers } from '@/sketch/layer';
 import { planLayer, type WalkedOn } from '@/sketch/layers/plan';
 import type { Size } from '@/sketch/view';
 import {

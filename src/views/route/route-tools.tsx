@@ -15,8 +15,13 @@ import { PAPERS, type Paper } from './card/print-card';
 import { FollowInHand } from './follow/in-hand';
 import styles from './route.module.css';
 import type { OpenRoute } from './use-route';
-import { WORDS } from './words';
-import { DeleteDocument, DocumentHistory } from '@/views/shared/page/document-page';
+import { routeEditWords, WORDS } from './words';
+import {
+  DeleteDocument,
+  documentSteps,
+  PrintButton,
+  UndoRedo,
+} from '@/views/shared/page/document-page';
 
 interface Props {
   open: OpenRoute;
@@ -64,12 +69,8 @@ export function RouteTools(props: Props) {
       <PressButton large href={viewUrl('fix', undefined, { tab: 'orient' })}>
         {WORDS.orient}
       </PressButton>
-      <DocumentHistory
-        canUndo={state.undoable.length > 0}
-        canRedo={state.redoable.length > 0}
-        onStep={(step) => void actions[step]()}
-        print={WORDS.print}
-      />
+      <UndoRedo {...documentSteps(state, actions, routeEditWords)} />
+      <PrintButton label={WORDS.print} />
       <Select
         aria-label={WORDS.paper}
         value={paper}

@@ -1,5 +1,6 @@
+import equal from 'fast-deep-equal';
 import { compassPointWords, plural } from '@/core/entries/describe';
-import type { Timing } from '@/core/model/route';
+import type { Route, Timing } from '@/core/model/route';
 import { lengthText, uncertaintyText } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import type { Metres } from '@/core/units/units';
@@ -223,3 +224,16 @@ export const sideWords = (side: 'left' | 'right' | undefined): string =>
   side === undefined ? '' : `, on your ${side}`;
 
 export const pointWords = compassPointWords;
+
+/** What an edit of a route did. */
+export function routeEditWords(before: Route, after: Route): string {
+  const [old, now] = [before.points, after.points];
+  const named = (points: Route['points']) => points.map(({ name }) => visibleText(name)).join(', ');
+  const without = (points: Route['points'], others: Route['points']) =>
+    points.filter((point) => !others.some((other) => equal(other, point)));
+  if (now.length > old.length) return `${named(without(now, old)) || 'a point'} added`;
+  if (now.length < old.length) return `${named(without(old, now)) || 'a point'} deleted`;
+  const changed = without(now, old);
+  if (changed.length > 0) return `${named(changed)} changed`;
+  return equal(old, now) ? 'the plan changed' : 'order of the points';
+}

@@ -103,6 +103,7 @@ describe('the last known way home', () => {
     await visitor.reads('[data-testid=answer-bearing]', /233°/);
     await visitor.goto('outings');
     await page.waitForSelector('#last-home', { visible: true });
+    await visitor.click('More: what is done with Test');
     await visitor.click('Delete: Test');
     await visitor.reads('[role=status]', /Test/);
     await page.reload();

@@ -1,5 +1,6 @@
 import { afterAll, describe, expect, it } from 'vitest';
 import { DESK, PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
+import { openSettings } from '../../support/browser/settings';
 
 const OUT = ['date 2026-08-14 09:40', 'pace 65 per 100 m', 'start Dock at 54.2 -63.5', '048 200m'];
 
@@ -20,10 +21,13 @@ describe('units', () => {
     const id = await visitor.open(OUT);
     await visitor.home('228°', /Walk 200 m: 130 paces/);
     await visitor.goto('outings');
+    await openSettings(visitor);
     await page.select('[aria-label="Units of figures"] label:nth-child(1) select', 'feet');
     // A choice is shown once it is kept; then the view begins again.
     await visitor.reads('main', /656 ft walked/);
+    // The settings stay open for the next choice.
     await page.select('[aria-label="Units of figures"] label:nth-child(2) select', 'mils');
+    await visitor.reads('main', /656 ft walked/);
     await visitor.goto('outing', id);
     await visitor.home('4053 mil', /Walk 655 ft: 130 paces/);
     await visitor.reads('#line-1', /0853.*200 m/);

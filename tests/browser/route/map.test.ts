@@ -5,6 +5,7 @@ import { PNG } from 'pngjs';
 import { describe, expect, it } from 'vitest';
 import { folder, offerFile, offerFiles } from '../../support/browser/offer';
 import { stillBox } from '../../support/browser/still-box';
+import { insetsOf } from '@/views/map/insets';
 import { PHONE, sharedVisitor, Visitor } from '../../support/browser/visitor';
 
 const CONTROLS = JSON.parse(readFileSync('demo/ormsay-lake.controls.json', 'utf8')) as {
@@ -16,17 +17,16 @@ const PICTURE = { width: 1800, height: 1860 };
 const SHEET = '[data-testid=map-sheet]';
 const TIE = '[data-testid=tie]';
 
-/** Taps a pixel of the picture, as it fits into the sheet when it is opened. */
+/** Taps a pixel of the picture, as it fits above the pane of a tool. */
 async function tapPixel({ page }: Visitor, { x, y }: { x: number; y: number }) {
-  const sheet = (await page.waitForSelector(SHEET))!;
-  await sheet.scrollIntoView();
-  const box = await stillBox(sheet);
-  const k = Math.min((box.width - 16) / PICTURE.width, (box.height - 16) / PICTURE.height);
-  const [left, top] = [
-    box.x + box.width / 2 - (k * PICTURE.width) / 2,
-    box.y + box.height / 2 - (k * PICTURE.height) / 2,
-  ];
-  await page.touchscreen.tap(left + k * x, top + k * y);
+  const box = await stillBox((await page.waitForSelector(SHEET))!);
+  const over = { isPhone: true, hasLayers: false, hasPane: true, height: 'half' } as const;
+  const { top, bottom } = insetsOf(over, box);
+  const high = box.height - top - bottom;
+  const k = Math.min((box.width - 16) / PICTURE.width, (high - 16) / PICTURE.height);
+  const left = box.x + box.width / 2 - (k * PICTURE.width) / 2;
+  const upper = box.y + top + high / 2 - (k * PICTURE.height) / 2;
+  await page.touchscreen.tap(left + k * x, upper + k * y);
 }
 
 /** Ties the crossing that was tapped to where it is. */
@@ -72,9 +72,10 @@ describe('a picture of a map', () => {
   it('tells bearing and metres between two taps at once, also after a reload', async () => {
     const { visitor } = shared;
     await visitor.page.reload();
-    await visitor.choose('Measure');
+    await visitor.choose('Point');
     await tapPixel(visitor, CONTROLS[0]!);
     await visitor.reads('main', /The place: 20U 46[56]\d{3} 6007\d{3}/);
+    await visitor.pick('Measure from here');
     await tapPixel(visitor, CONTROLS[1]!);
     await visitor.reads('[data-testid=measured]', /(089|090|091)° grid, 2,\d{3} m/);
   });

@@ -4,27 +4,18 @@ import type { Position } from '../../readings/position';
 import { normalised } from '../../units/angle';
 import { azimuthOf, lengthOf, vectorBetween } from '../../units/plane';
 import { fail, ok, type Result } from '../../units/result';
-import type { Degrees, Metres } from '../../units/units';
 import { mapGrid, type MapGrid } from '../map-grid';
+import type { MapTie } from '../map-tie';
 import { fitPicture, type Fit, type FitFault } from './fit';
 import { suspectPoint, type SuspectPoint } from './suspect';
 import { inverted, metresPerPixel, toPixel, toPlane, weightAt } from './transform';
 import type { Homography, Pixel } from './transform';
 
-/** A picture that is tied to the earth. */
-export interface PictureTie {
+/** A picture that is tied to the earth: its bearings are from the grid of its map. */
+export interface PictureTie extends MapTie {
   /** Null for a picture whose file has its place. */
   readonly fit: Fit | null;
   readonly suspect: SuspectPoint | null;
-  /** Null beyond the vanishing line, or the grid. */
-  positionOf(pixel: Pixel): Position | null;
-  pixelOf(position: Position): Pixel | null;
-  /** Bearing on the map's grid, and metres of it, between two pixels. */
-  measured(from: Pixel, to: Pixel): { gridDegrees: Degrees; metres: Metres } | null;
-  /** How finely a pixel tells a place there: a pixel, or what the fit is off by. */
-  finenessMetres(pixel: Pixel): Metres;
-  /** Which way the picture's upper edge is from grid north, at its middle. */
-  readonly upDegrees: Degrees;
 }
 
 export type TieFault =
@@ -68,6 +59,7 @@ function tieBy(
   return {
     fit,
     suspect,
+    north: 'grid',
     positionOf(pixel) {
       if (!isSeen(pixel)) return null;
       const position = guarded(() => grid.inverse(toPlane(map, pixel)));
@@ -81,11 +73,11 @@ function tieBy(
     measured(from, to) {
       if (!isPlane || !isSeen(from) || !isSeen(to)) return null;
       const vector = vectorBetween(toPlane(map, from), toPlane(map, to));
-      return { gridDegrees: azimuthOf(vector), metres: lengthOf(vector) };
+      return { degrees: azimuthOf(vector), metres: lengthOf(vector) };
     },
-    finenessMetres(pixel) {
+    finenessMetres(pixel, tapPixels = 1) {
       const metres = metresPerPixel(map, pixel) * (isPlane ? 1 : METRES_PER_DEGREE);
-      return Math.max(metres, fit?.sigmaMetres ?? fit?.rmsMetres ?? 0);
+      return Math.max(metres * Math.max(1, tapPixels), fit?.sigmaMetres ?? fit?.rmsMetres ?? 0);
     },
     upDegrees: normalised(azimuthOf(vectorBetween(toPlane(map, middle), above))),
   };

@@ -33,8 +33,8 @@ export function AreaSketch({ survey, hidden, ends, onPick }: Props) {
   const outings = useMemo(() => areaLayers(survey, hidden), [survey, hidden]);
   const { from, to } = ends;
   const layers = useMemo(
-    () => [...(sure ? [sureLayer(survey)] : []), ...outings, wayLayer(survey, [from, to])],
-    [survey, sure, outings, from, to],
+    () => [...(sure ? [sureLayer(survey, hidden)] : []), ...outings, wayLayer(survey, [from, to])],
+    [survey, hidden, sure, outings, from, to],
   );
   const toFit = useCallback((size: Size) => viewOfLayers(outings, size), [outings]);
   const surface = useSurface(toFit);

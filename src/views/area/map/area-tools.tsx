@@ -1,3 +1,4 @@
+import { documentStepWords } from '@/views/shared/words/history-words';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { AREA_FORMATS } from '@/formats/area';
@@ -10,8 +11,8 @@ import { codedText } from '@/views/files/codes/coded-text';
 import { save } from '@/views/shared/data/save-file';
 import styles from '../area.module.css';
 import type { OpenArea } from '../use-area';
-import { WORDS } from '../words';
-import { DeleteDocument, DocumentHistory } from '@/views/shared/page/document-page';
+import { areaEditWords, WORDS } from '../words';
+import { DeleteDocument, PrintButton, UndoRedo } from '@/views/shared/page/document-page';
 
 const ShowCodes = dynamic(
   () => import('@/views/files/codes/show-codes').then((it) => it.ShowCodes),
@@ -48,12 +49,17 @@ export function AreaTools({ open }: { open: OpenArea }) {
   return (
     <div className={styles.areaTools}>
       <div className={styles.tools}>
-        <DocumentHistory
+        <UndoRedo
           canUndo={state.undoable.length > 0 || correction?.isDone === true}
           canRedo={state.redoable.length > 0 || correction?.isDone === false}
-          onStep={(step) => void open.step(step).then(setFault)}
-          print={WORDS.print}
+          onStep={open.step}
+          words={(step) =>
+            correction?.isDone === (step === 'undo')
+              ? `${step === 'undo' ? 'Undone' : 'Redone'}: ${correction.words}.`
+              : documentStepWords(step, state, areaEditWords)
+          }
         />
+        <PrintButton label={WORDS.print} />
         {answer.joined.ok &&
           AREA_FORMATS.map((format) => (
             <PressButton key={format.name} onClick={() => exportAs(format)}>

@@ -1,16 +1,17 @@
 import { Checkbox, Form, Input } from 'antd';
 import { useState } from 'react';
 import type { KnownPlace } from '@/core/model/known-place';
-import type { PictureTie } from '@/core/place/picture/tie';
+import type { MapTie } from '@/core/place/map-tie';
 import type { Position } from '@/core/readings/position';
 import type { Pixel } from '@/sketch/view';
 import { PressButton } from '@/ui/controls/press-button';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import { plainName } from './name-field';
 import layout from '@/views/shared/page/layout.module.css';
 
 interface Props {
-  tie: PictureTie;
+  tie: MapTie;
   taps: readonly Pixel[];
   onBack: () => void;
   onDone: () => void;
@@ -22,7 +23,7 @@ export function LinePanel({ tie, taps, onBack, onDone, onKeep }: Props) {
   const [name, setName] = useState('');
   const [isBarrier, setIsBarrier] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
-  const plain = name.replace(/[\s;]+/g, ' ').trim();
+  const plain = plainName(name);
   const positions = taps
     .map((tap) => tie.positionOf(tap))
     .filter((position): position is Position => position !== null);

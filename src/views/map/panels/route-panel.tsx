@@ -1,5 +1,3 @@
-import { Form, Input } from 'antd';
-import { useState } from 'react';
 import type { Route } from '@/core/model/route';
 import type { Plan } from '@/core/navigation/route/plan';
 import { bearingText, lengthText } from '@/ui/units/shown';
@@ -8,6 +6,7 @@ import { PressButton } from '@/ui/controls/press-button';
 import { viewUrl } from '@/views/views';
 import styles from '../map.module.css';
 import { WORDS } from '../words';
+import { NameField } from './name-field';
 import layout from '@/views/shared/page/layout.module.css';
 import { SHARED_WORDS } from '@/views/shared/words/words';
 
@@ -45,7 +44,13 @@ export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
           }${lengthText(leg.metres)}`}
       </p>
       {last && (
-        <PointName key={`${route.points.length} ${last.name}`} name={last.name} onName={onName} />
+        <NameField
+          key={`${route.points.length} ${last.name}`}
+          id="map-point"
+          label={WORDS.pointName}
+          name={last.name}
+          onName={onName}
+        />
       )}
       <div className={styles.row}>
         <PressButton look="primary" large href={viewUrl('route', route.id)}>
@@ -56,30 +61,5 @@ export function RoutePanel({ route, plan, onName, onUndo, onStart }: Props) {
         </PressButton>
       </div>
     </>
-  );
-}
-
-/** The name of the point that was tapped last; kept when one leaves the field, or presses Enter. */
-function PointName({ name: before, onName }: { name: string } & Pick<Props, 'onName'>) {
-  const [name, setName] = useState(before);
-  const [said, setSaid] = useState<string | null>(null);
-  const keep = async () => {
-    const plain = name.replace(/[\s;]+/g, ' ').trim();
-    if (plain !== '' && plain !== before) setSaid(await onName(plain));
-  };
-  return (
-    <Form layout="vertical" className={styles.form}>
-      <Form.Item label={WORDS.pointName} htmlFor="map-point" help={said}>
-        <Input
-          id="map-point"
-          value={name}
-          autoComplete="off"
-          onChange={(event) => setName(event.target.value)}
-          onFocus={(event) => event.target.select()}
-          onBlur={() => void keep()}
-          onPressEnter={() => void keep()}
-        />
-      </Form.Item>
-    </Form>
   );
 }

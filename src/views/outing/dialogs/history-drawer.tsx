@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import type { ChangeRecord } from '@/store/change';
 import { storeFault, type StoreFault } from '@/store/store-fault';
 import { STORE_MESSAGES } from '@/ui/store-messages';
-import { historyWords } from './history-words';
+import { historyWords } from '@/views/shared/words/history-words';
 import styles from './history-drawer.module.css';
 
 interface Props {

@@ -5,7 +5,8 @@ import { useCallback, useMemo } from 'react';
 import type { PreviewLeg } from '@/core/navigation/preview';
 import { generalPace } from '@/core/survey/log-state';
 import type { Solution, SolvedLeg } from '@/core/survey/solution';
-import { layerPoints, lineNear, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
+import { lineNear } from '@/sketch/hit';
+import { layerPoints, NO_LAYER, viewOfLayers, type Layer } from '@/sketch/layer';
 import { homeLayer, previewHome } from '@/sketch/layers/home';
 import { walkedLayer } from '@/sketch/layers/walked';
 import { gridOf } from '@/sketch/grid';
@@ -27,7 +28,12 @@ import {
 import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { useSketchChoices, type SketchChoices } from './sketch-choices';
 import styles from './sketch-pane.module.css';
-import { driftTransform, useDrawn, useMovedViews, type MovedViews } from './use-drawn';
+import {
+  driftTransform,
+  useDrawn,
+  useMovedViews,
+  type MovedViews,
+} from '@/views/shared/sketch/moved-views';
 import { SketchTools } from './sketch-tools';
 import { Surface, useSurface } from '@/views/shared/sketch/surface';
 import type { KeyActions } from '@/views/shared/sketch/view-keys';

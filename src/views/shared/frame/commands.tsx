@@ -1,6 +1,9 @@
 'use client';
 import { lastOuting } from '@/store/last-home';
 import { Palette } from '@/ui/controls/palette';
+import { Modal } from 'antd';
+import { ThemeSwitch } from '@/ui/theme/theme-switch';
+import { UnitsChoice } from '@/ui/units/units-choice';
 import { Furnished } from '@/ui/theme/furnished';
 import { viewTitle, viewUrl } from '@/views/views';
 import { leaveFor } from '@/store/browser-database';
@@ -19,19 +22,28 @@ const KEYS = [
 ] as const;
 
 export interface CommandsProps {
-  shows: 'places' | 'keys';
+  shows: 'places' | 'keys' | 'settings';
   onClose: () => void;
 }
 
-/** All places by name, or the keys of a page. */
+/** All places by name, the keys of a page, or the settings of the device. */
 export const Commands = (props: CommandsProps) => (
   <Furnished>
-    {props.shows === 'keys' ? (
-      <ShortcutsDialog shortcuts={KEYS} onClose={props.onClose} />
-    ) : (
-      <PlacesPalette onClose={props.onClose} />
-    )}
+    {props.shows === 'keys' && <ShortcutsDialog shortcuts={KEYS} onClose={props.onClose} />}
+    {props.shows === 'places' && <PlacesPalette onClose={props.onClose} />}
+    {props.shows === 'settings' && <DeviceSettings onClose={props.onClose} />}
   </Furnished>
+);
+
+/** What holds for this device: its light, and the units of its figures. */
+const DeviceSettings = ({ onClose }: Pick<CommandsProps, 'onClose'>) => (
+  <Modal open title="Settings of this device" footer={null} onCancel={onClose}>
+    <h3>Light</h3>
+    <ThemeSwitch />
+    <h3>Figures</h3>
+    <UnitsChoice />
+    <p>A log keeps what was written in it. What holds for one outing is in its own settings.</p>
+  </Modal>
 );
 
 function PlacesPalette({ onClose }: Pick<CommandsProps, 'onClose'>) {

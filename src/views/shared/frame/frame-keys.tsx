@@ -15,7 +15,7 @@ function nameDeclination(): void {
   if (name) name.textContent = withAngleName(viewTitle('declination'));
 }
 
-/** The keys of the frame: all places, and what keys there are. The log has keys of its own. */
+/** The keys of the frame, and its settings. The log has keys of its own. */
 export function FrameKeys() {
   const [shows, setShows] = useState<CommandsProps['shows'] | null>(null);
   const [loaded, setLoaded] = useState<{ Commands: ComponentType<CommandsProps> } | null>(null);
@@ -25,6 +25,13 @@ export function FrameKeys() {
     if (isWanted) void import('./commands').then(setLoaded);
   }, [isWanted]);
   useEffect(nameDeclination);
+  useEffect(() => {
+    const onClick = ({ target }: MouseEvent) => {
+      if (target instanceof Element && target.closest('[data-settings]')) setShows('settings');
+    };
+    document.addEventListener('click', onClick);
+    return () => document.removeEventListener('click', onClick);
+  }, []);
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       if (location.pathname === viewUrl('outing')) return;

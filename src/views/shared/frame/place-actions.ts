@@ -31,6 +31,14 @@ export const placeActions = (outing: string | null): PaletteAction[] => [
   ...ELSEWHERE.map(({ id: view, title }) => ({
     name: title,
     also: ALSO[view],
-    act: () => void leaveFor(viewUrl(view)),
+    act: () =>
+      void leaveFor(
+        view === 'map' && outing !== null ? viewUrl(view, undefined, { outing }) : viewUrl(view),
+      ),
   })),
+  {
+    name: 'Settings of this device: light, units',
+    also: 'theme dark night day feet mils',
+    act: () => document.querySelector<HTMLElement>('[data-settings]')?.click(),
+  },
 ];

@@ -1,4 +1,5 @@
 import EllipsisOutlined from '@ant-design/icons-svg/es/asn/EllipsisOutlined';
+import SettingOutlined from '@ant-design/icons-svg/es/asn/SettingOutlined';
 import { CairnMark } from '@/ui/cairn-mark';
 import { Icon } from '@/ui/controls/icon';
 import { viewTitle, viewUrl, type ViewId } from '@/views/views';
@@ -50,6 +51,10 @@ export const Rail = () => (
           <span>{label}</span>
         </a>
       ))}
+      <button type="button" className={`${styles.place} ${styles.settings}`} data-settings="">
+        <Icon of={SettingOutlined} />
+        <span>Settings</span>
+      </button>
       <details className={styles.more}>
         <summary className={styles.place}>
           <Icon of={EllipsisOutlined} />
@@ -57,6 +62,9 @@ export const Rail = () => (
         </summary>
         <div className={styles.others}>
           <a href="/">{viewTitle('outings')}</a>
+          <button type="button" className={styles.onPhone} data-settings="">
+            Settings
+          </button>
           {PLACES.filter(({ inBar }) => !inBar).map(({ view, label, of }) => (
             <a key={view} className={styles.onPhone} {...placeOf(view, of)}>
               {label}

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { withAngleName } from '@/ui/units/shown';
 import { visibleText } from '@/core/units/visible';
 import styles from './view-header.module.css';
@@ -12,14 +13,17 @@ interface Props {
   /** What it is about, in small: the outing's name. */
   about?: string;
   back: Back;
+  /** What is done with the document in view. */
+  children?: ReactNode;
 }
 
 /** The head of a view, with the way back to where it belongs. */
-export function ViewHeader({ title, about, back }: Props) {
+export function ViewHeader({ title, about, back, children }: Props) {
   return (
     <header className={styles.header}>
       <h1 className={styles.title}>{withAngleName(title)}</h1>
       {about && <span className={styles.about}>{visibleText(about)}</span>}
+      {children}
       <a href={back.href} className={styles.back}>
         {back.words}
       </a>

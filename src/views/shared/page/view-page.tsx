@@ -20,18 +20,25 @@ interface Props {
   view: ViewId;
   back: Back;
   about?: string;
-  /** How wide the page may be: a map's, one of two columns, a reading page, or a hand's. */
-  width?: 'window' | 'wide' | 'medium' | 'narrow';
+  /**
+   * How wide the page may be: a map's that fills the window, one of two columns, a reading page, or
+   * a hand's.
+   */
+  width?: 'full' | 'window' | 'wide' | 'medium' | 'narrow';
   /** On paper, or straight on the desk. */
   plain?: boolean;
+  /** In the head: what is done with the document in view. */
+  head?: ReactNode;
   children: ReactNode;
 }
 
 /** A view's page: its head, and its content on one sheet. */
-export function ViewPage({ view, back, about, width = 'wide', plain, children }: Props) {
+export function ViewPage({ view, back, about, width = 'wide', plain, head, children }: Props) {
   return (
     <div className={styles.page} data-width={width}>
-      <ViewHeader title={viewTitle(view)} about={about} back={back} />
+      <ViewHeader title={viewTitle(view)} about={about} back={back}>
+        {head}
+      </ViewHeader>
       <main className={plain ? styles.plain : styles.paper}>{children}</main>
     </div>
   );

@@ -4,8 +4,6 @@ import { useMemo, useState } from 'react';
 import type { OutingSettings } from '@/core/edit/settings';
 import { METHODS, type Method } from '@/core/model/method';
 import type { Outing } from '@/core/model/outing';
-import { ThemeSwitch } from '@/ui/theme/theme-switch';
-import { UnitsChoice } from '@/ui/units/units-choice';
 import { draftOf, type DeclinationDraft } from '@/views/shared/declination/draft';
 import { DeclinationFields } from '@/views/shared/declination/declination-fields';
 import { GuidedChoice } from '@/views/shared/declination/guided-choice';
@@ -84,7 +82,7 @@ const TextField = ({ name, fields, wrong, onFields }: FieldProps) => (
   </Form.Item>
 );
 
-/** What holds for a whole outing: pace, declination, name, day, start; and the theme. */
+/** What holds for a whole outing: pace, declination, name, day, start. */
 export function SettingsDrawer({ outing, onSave, onClose }: Props) {
   const settings = useSettings(outing);
   const { fields, draft, setDraft, place, setPlace, read } = settings;
@@ -123,10 +121,6 @@ export function SettingsDrawer({ outing, onSave, onClose }: Props) {
         onSave={save}
         onHelp={() => setUnguided(draft)}
       />
-      <p>Theme</p>
-      <ThemeSwitch />
-      <p>Figures on this device</p>
-      <UnitsChoice />
       {unguided && (
         <GuidedChoice
           outing={outing}

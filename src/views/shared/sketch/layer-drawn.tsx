@@ -88,11 +88,11 @@ export const GridDrawn = ({ grid, view }: { grid: Grid; view: View }) => (
 );
 
 /** The line of a layer that is chosen, drawn strong. */
-export function ChosenLine({ layer, number, view }: ChosenProps) {
+export function ChosenLine({ layer, number, view, place }: ChosenProps) {
   const lines = layer.lines.filter((line) => line.number === number);
   return (
     <g transform={viewTransform(view)}>
-      {linePaths({ ...layer, lines }).map(({ kind, d }) => (
+      {linePaths({ ...layer, lines }, place).map(({ kind, d }) => (
         <path
           key={kind}
           className={styles.line}
@@ -110,6 +110,7 @@ interface ChosenProps {
   layer: Layer;
   number: number;
   view: View;
+  place?: Place | undefined;
 }
 
 interface MarksProps extends Omit<DrawnProps, 'place'> {

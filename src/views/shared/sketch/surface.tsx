@@ -2,7 +2,7 @@
 import CompressOutlined from '@ant-design/icons-svg/es/asn/CompressOutlined';
 import ZoomInOutlined from '@ant-design/icons-svg/es/asn/ZoomInOutlined';
 import ZoomOutOutlined from '@ant-design/icons-svg/es/asn/ZoomOutOutlined';
-import { useRef, type MouseEvent, type ReactNode, type RefObject } from 'react';
+import { useRef, type MouseEvent, type PointerEvent, type ReactNode, type RefObject } from 'react';
 import type { Pixel, Size, View } from '@/sketch/view';
 import { ToolButton } from '@/ui/controls/tool-button';
 import { SHARED_WORDS } from '@/views/shared/words/words';
@@ -37,6 +37,8 @@ interface Props {
   /** A place was tapped; Enter and space tap the middle where `tapsMiddle` says so. */
   onTap?: (pixel: Pixel) => void;
   tapsMiddle?: boolean;
+  /** A place was held, or clicked with the right button. */
+  onHold?: (pixel: Pixel) => void;
   /** Keys beside those of every surface. */
   keys?: KeyActions;
   /** Tools beside those of every surface. */
@@ -48,13 +50,58 @@ interface Props {
   children: ReactNode;
 }
 
+const pixelOf = (event: MouseEvent<SVGSVGElement>): Pixel => {
+  const box = event.currentTarget.getBoundingClientRect();
+  return { x: event.clientX - box.left, y: event.clientY - box.top };
+};
+
+const HOLD_MS = 550;
+/** A finger that is held moves less than this. */
+const HELD_PIXELS = 8;
+
+/** A finger held at a place, or the right button of a mouse. */
+function useHold(onHold: Props['onHold']) {
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const from = useRef<Pixel | null>(null);
+  /** The click that ends a hold is none. */
+  const held = useRef(false);
+  const stop = () => clearTimeout(timer.current);
+  const handlers = {
+    onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
+      stop();
+      held.current = false;
+      if (event.pointerType === 'mouse' || !event.isPrimary) return;
+      const pixel = pixelOf(event);
+      from.current = pixel;
+      timer.current = setTimeout(() => {
+        held.current = true;
+        onHold?.(pixel);
+      }, HOLD_MS);
+    },
+    onPointerMove: (event: PointerEvent<SVGSVGElement>) => {
+      const { x, y } = pixelOf(event);
+      const start = from.current;
+      if (start && Math.hypot(x - start.x, y - start.y) > HELD_PIXELS) stop();
+    },
+    onPointerUp: stop,
+    onPointerCancel: stop,
+    onContextMenu: (event: MouseEvent<SVGSVGElement>) => {
+      event.preventDefault();
+      stop();
+      if (!held.current) onHold?.(pixelOf(event));
+      held.current = true;
+    },
+  };
+  return { onHold, handlers, isHeld: () => held.current };
+}
+
 /** The surface with its tools: below the drawing, never on it. */
 export function Surface(props: Props) {
   const { surface, label, toolsLabel = label, under, over, onTap, tapsMiddle, keys, tools } = props;
   const { svg, size, zoomBy, fit } = surface;
+  const { onHold, ...holds } = useHold(props.onHold);
   const tap = (event: MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    onTap?.({ x: event.clientX - box.left, y: event.clientY - box.top });
+    if (!holds.isHeld()) onTap?.(pixelOf(event));
   };
   const tapMiddle = () => onTap?.({ x: size.width / 2, y: size.height / 2 });
   const taps: KeyActions = tapsMiddle ? { Enter: tapMiddle, ' ': tapMiddle } : {};
@@ -70,6 +117,7 @@ export function Surface(props: Props) {
           aria-label={label}
           tabIndex={0}
           onClick={tap}
+          {...(onHold && holds.handlers)}
           onKeyDown={onKeyOf({ ...viewKeys(surface), ...taps, ...keys })}
           data-testid={props.testId}
         >

@@ -2,13 +2,25 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import type { PlanePoint } from '@/core/units/plane';
 import type { Degrees } from '@/core/units/units';
 import { onPlane, onScreen, type Size, type View } from '@/sketch/view';
 
 /** How far one may zoom: pixels a metre. */
 const ZOOM_LIMITS: [number, number] = [0.0005, 40];
+/** A point nearer to an edge than this is moved into the middle when it is to be shown. */
+const SHOWN_INSET = 30;
 /** A pointer that moved less made a click. */
 const CLICK_PIXELS = 6;
+
+/** What lies over a drawing at its sides, in pixels. */
+export interface Insets {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+const NO_INSETS: Insets = { left: 0, top: 0, right: 0, bottom: 0 };
 
 type Svg = RefObject<SVGSVGElement | null>;
 
@@ -31,6 +43,8 @@ function useSize(svg: Svg): Size {
 
 /** True for what moves the drawing. Within a page one finger and the wheel alone move the page. */
 function moves(event: MouseEvent | TouchEvent, inPage: boolean): boolean {
+  // What is dragged by itself, such as a point of a route, doesn't move the drawing.
+  if (event.type !== 'wheel' && (event.target as Element).closest('[data-handle]')) return false;
   if (event.type === 'wheel') return !inPage || event.ctrlKey;
   if ('touches' in event) return !inPage || event.touches.length > 1;
   return !event.ctrlKey && event.button === 0;
@@ -106,8 +120,22 @@ export function useView(svg: Svg, toFit: (size: Size) => View, inPage = false) {
     },
     [view, size],
   );
+  /** Moves a point of the plane into the middle of what nothing lies over, where it isn't seen. */
+  const show = useCallback(
+    (point: PlanePoint, { left, top, right, bottom }: Insets = NO_INSETS) => {
+      const { x, y } = onScreen(view, point);
+      const isSeen =
+        x > left + SHOWN_INSET &&
+        y > top + SHOWN_INSET &&
+        x < size.width - right - SHOWN_INSET &&
+        y < size.height - bottom - SHOWN_INSET;
+      const middle = { x: (left + size.width - right) / 2, y: (top + size.height - bottom) / 2 };
+      if (!isSeen) panBy(middle.x - x, middle.y - y);
+    },
+    [view, size, panBy],
+  );
   const fit = useCallback(() => setMoved(null), []);
-  return { view, size, isFitted: moved === null, zoomBy, panBy, turnTo, fit };
+  return { view, size, isFitted: moved === null, zoomBy, panBy, turnTo, show, fit };
 }
 
 export type ViewControls = ReturnType<typeof useView>;

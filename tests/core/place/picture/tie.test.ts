@@ -35,7 +35,7 @@ describe('the picture of a map', () => {
     // Crossings are 2.5 km apart, along the grid.
     const [a, b] = CONTROLS.map(({ x, y }) => ({ x, y }));
     expect(measured(a!, b!)!.metres).toBeCloseTo(2500, 0);
-    expect(measured(a!, b!)!.gridDegrees).toBeCloseTo(90, 2);
+    expect(measured(a!, b!)!.degrees).toBeCloseTo(90, 2);
     const dock = { latitude: 54.2, longitude: -63.5 };
     const back = positionOf(pixelOf(dock)!)!;
     expect(lengthOf(planePointOf(dock, back))).toBeLessThan(0.01);

@@ -1,6 +1,8 @@
 import type { Operation } from '@/core/edit/operations';
 import { writeEntry, type Entry } from '@/core/entries/entry';
 import type { ChangeRecord } from '@/store/change';
+import type { DocumentState } from '@/store/documents/change';
+import type { OutingState } from '@/store/replay';
 
 const textOf = (entries: readonly Entry[]) =>
   entries
@@ -26,6 +28,29 @@ function editWords(operations: readonly Operation[]): string {
   return `Changed: ${textOf(replaced)}`;
 }
 
+const STEPS = { undo: 'Undone', redo: 'Redone' } as const;
+
+/** What the next undo or redo of a log does, said once it is done. */
+export function stepWords(
+  step: 'undo' | 'redo',
+  state: Pick<OutingState, 'undoable' | 'redoable' | 'edits'> | null,
+): string {
+  const of = (step === 'undo' ? state?.undoable : state?.redoable)?.at(-1);
+  const edit = of === undefined ? undefined : state?.edits.get(of);
+  return edit ? `${STEPS[step]}: ${editWords(edit)}.` : `${STEPS[step]}.`;
+}
+
+/** The same of a document that keeps the whole of each edit; `say` tells what an edit did. */
+export function documentStepWords<Document>(
+  step: 'undo' | 'redo',
+  { undoable, redoable, edits }: DocumentState<Document>,
+  say: (before: Document, after: Document) => string,
+): string {
+  const of = (step === 'undo' ? undoable : redoable).at(-1);
+  const edit = of === undefined ? undefined : edits.get(of);
+  return edit ? `${STEPS[step]}: ${say(edit.before, edit.after)}.` : `${STEPS[step]}.`;
+}
+
 /** What a change did, in words; `all` are the changes of the outing. */
 export function historyWords({ change }: ChangeRecord, all: readonly ChangeRecord[]): string {
   switch (change.kind) {
@@ -41,7 +66,7 @@ export function historyWords({ change }: ChangeRecord, all: readonly ChangeRecor
     case 'redo': {
       const of = all.find(({ number }) => number === change.of)?.change;
       const what = of?.kind === 'edit' ? editWords(of.operations) : '';
-      return `${change.kind === 'undo' ? 'Undone' : 'Redone'}: ${what}`;
+      return `${STEPS[change.kind]}: ${what}`;
     }
   }
 }
