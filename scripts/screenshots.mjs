@@ -29,24 +29,6 @@ async function countPaces(page) {
   for (let paces = 0; paces < 47; paces++) await page.click('[data-tap]');
 }
 
-async function calibrate(page) {
-  const walk = async (ground, counts) => {
-    await page.evaluate((name) => {
-      const chips = [...document.querySelectorAll('[aria-label=Ground] button')];
-      const chip = chips.find(({ textContent }) => textContent === name);
-      if (chip?.getAttribute('aria-pressed') === 'false') chip.click();
-    }, ground);
-    await page.click('#course', { count: 3 });
-    await page.type('#course', '50');
-    for (const [index, count] of counts.entries()) await page.type(`#walk-${index + 1}`, count);
-  };
-  await walk('', ['32', '33', '33']);
-  await page.click('button[type=submit]');
-  await page.waitForSelector('tbody th');
-  await walk('rough', ['37', '39', '38']);
-  await page.waitForSelector('canvas');
-}
-
 /** Round by thirties until the summit that is asked for is in view. */
 async function turnToSummit(page) {
   const asked = await page.$eval('main', (main) => main.textContent);
@@ -119,20 +101,17 @@ async function walkInFog(page) {
   await page.waitForSelector('[data-testid=tracks] path');
 }
 
-/** The one map with the ground below it, and a leg that is chosen. */
+/** The one map with the ground below it. */
 async function showContours(page) {
-  await press(page, 'Contours');
+  const contours = await page.waitForSelector('aria/Contours[role="switch"]');
+  await contours.click();
   await page.waitForSelector('[data-testid=ground] path[d^=M]');
-  await press(page, 'Table of what is on the map');
-  await page.type('input[aria-label="Find on the map"]', 'Leg 6');
-  await press(page, 'Leg 6 to Gauge 3');
-  await press(page, 'Table of what is on the map');
 }
 
 /** The demo's map with the demo's route over it. */
 async function addDemoMap(page) {
   await press(page, 'Add the demo map');
-  await page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
+  await page.waitForSelector('[data-layer=route] [data-kind=route]');
 }
 
 async function previewDayTwo(page) {
@@ -209,7 +188,7 @@ const PICTURES = [
   },
   {
     name: 'map',
-    path: '/map?outing=demo-rain-gauges',
+    path: '/map?outing=demo-rain-gauges&leg=6',
     ready: '[data-layer=home]',
     act: showContours,
   },

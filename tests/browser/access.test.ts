@@ -73,7 +73,7 @@ describe('axe finds nothing, by day, dark and night,', () => {
     expect(await findingsInThemes(visitor), 'following').toEqual([]);
     await visitor.goto('map', undefined, { pictures: '', route: 'demo-plateau' });
     await visitor.pick('Add the demo map');
-    await visitor.page.waitForSelector('[data-testid=map-sheet] [data-kind=route]');
+    await visitor.page.waitForSelector('[data-layer=route] [data-kind=route]');
     const tools = ['Set map position', 'Measure', 'Point', 'Route', 'Lines', 'Protractor'];
     for (const mode of tools) {
       await visitor.pick(mode, '[aria-label=Tools]');

@@ -10,8 +10,6 @@ describe.each(SIZES)('the list of outings at %s', (_size, viewport) => {
     for (const name of ['North shore', 'South bay', 'East fen']) {
       await visitor.store(['000 100m'], name);
     }
-    const names = () =>
-      page.$$eval('main li [class*=name]', (all) => all.map((e) => e.textContent));
     await visitor.goto('outings');
     await visitor.reads('main', /North shore[\s\S]*East fen|East fen[\s\S]*North shore/);
     await visitor.fill('input[type=search]', 'bay');
@@ -33,10 +31,10 @@ describe.each(SIZES)('the list of outings at %s', (_size, viewport) => {
     await visitor.reads('main', /2 outings chosen/);
     await visitor.pick('Delete', '[role=group]');
     await visitor.reads('main', /2 outings were deleted/);
-    expect(await names()).not.toContain('East fen');
+    await visitor.reads('main ul', /^(?!.*East fen)/s);
     await visitor.press('Restore it');
     await visitor.reads('main', /East fen/);
-    expect(await names()).toContain('South cove');
+    await visitor.reads('main ul', /South cove(?! \(2\))/);
     expect(visitor.problems).toEqual([]);
   });
 });

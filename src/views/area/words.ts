@@ -129,6 +129,7 @@ export const WORDS = {
   north: 'North',
   sure: 'Within (95 %)',
   position: 'Position',
+  export: 'Export',
   csv: 'Points (CSV)',
   geojson: 'Map (GeoJSON)',
   gpx: 'Map (GPX)',

@@ -51,8 +51,8 @@ export function toFitOf(
   const points = near.length > 0 ? near : pointsOf(placed);
   const whole = opened && wholePicture(opened.tiles.size);
   return (size: Size): View => {
-    const { left, top, bottom } = insetsIn(size);
-    const free = { width: size.width - left, height: size.height - top - bottom };
+    const { left, top, right, bottom } = insetsIn(size);
+    const free = { width: size.width - left - right, height: size.height - top - bottom };
     const view = whole ? whole(free) : viewOfPoints(points, free);
     return { ...view, x: view.x + left, y: view.y + top };
   };
@@ -218,7 +218,9 @@ function Above(props: PartProps) {
       </g>
       {chosen && number === null && <ChosenMark thing={chosen} view={view} />}
       {over}
-      {!base.opened && <NorthArrows norths={norths} foot={foot} up={view.turn} />}
+      {!base.opened && scaleHeight - insets.top > LEAST_FOR_ARROWS && (
+        <NorthArrows norths={norths} foot={foot} up={view.turn} />
+      )}
       {metresPerPixel && (
         <ScaleBar
           view={{ ...view, k: 1 / metresPerPixel }}
@@ -231,6 +233,9 @@ function Above(props: PartProps) {
     </>
   );
 }
+
+/** With less of the map in view the arrows would cover it: what is up is said in the bar below. */
+const LEAST_FOR_ARROWS = 280;
 
 const gridStep = (view: View, size: Size) => gridOf(view, size, lengthUnit().metres).stepMetres;
 

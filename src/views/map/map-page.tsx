@@ -34,7 +34,7 @@ import { LayersPanel } from './panels/layers-panel';
 import { PLATE_AT_FIRST } from './panels/protractor';
 import { ToolPanel } from './panels/tool-panel';
 import { groundOfPicture, pixelOnScreen, planeOf } from './picture-plane';
-import { thingAt, thingOf } from './things/thing';
+import { legKey, thingAt, thingOf } from './things/thing';
 import { ThingPanel } from './things/thing-panel';
 import type { Placing } from './things/thing-props';
 import { afterTap, modesOf, type InHand, type Mode } from './tools';
@@ -57,6 +57,8 @@ interface Props {
   show: (layer: string, isShown: boolean) => unknown;
   /** True where the map was opened to draw a route. */
   forRoute: boolean;
+  /** The leg of the log that is chosen at first; null for none. */
+  firstLeg: string | null;
 }
 
 /** The tool that a map begins with: a picture without a position is positioned first. */
@@ -66,12 +68,12 @@ function firstMode(opened: OpenedPicture | null, forRoute: boolean): Mode {
 }
 
 /** What the hand holds, and what changes it. */
-function useInHand(opened: OpenedPicture | null, forRoute: boolean) {
+function useInHand({ opened, forRoute, firstLeg }: Props) {
   const [inHand, setInHand] = useState<InHand>({
     mode: firstMode(opened, forRoute),
     taps: [],
     plate: PLATE_AT_FIRST,
-    chosen: null,
+    chosen: firstLeg === null ? null : legKey(firstLeg),
     placing: null,
   });
   const set = useCallback(
@@ -157,12 +159,13 @@ function useTaps(
 
 /** Everything that a map is worked with. */
 function useMapState(props: Props, hasLayers: boolean) {
-  const { context, opened, choices, choose: chooseLayers, forRoute } = props;
+  const { context, opened, choices, choose: chooseLayers } = props;
   const { base, placed } = usePlaced(context, opened, choices.off);
-  const hand = useInHand(opened, forRoute);
+  const hand = useInHand(props);
   const { inHand, set } = hand;
   const [height, setHeight] = useState<PaneHeight>('half');
-  const hasTool = inHand.mode !== 'look';
+  // What is chosen later is moved into sight alone: the map doesn't jump under the hand.
+  const hasTool = inHand.mode !== 'look' || (props.firstLeg !== null && inHand.chosen !== null);
   const insetsIn = useCallback(
     (all: Size) => insetsOf({ isPhone: isPhone(), hasLayers, hasPane: hasTool, height }, all),
     [hasLayers, hasTool, height],

@@ -26,6 +26,7 @@ export function MapView() {
     id: query.get('id'),
     route: query.get('route'),
     outing: query.get('outing'),
+    leg: query.get('leg'),
   };
   if (query.has('pictures') || Object.values(asked).every((each) => each === null)) {
     return <PictureList route={asked.route} outing={asked.outing} />;
@@ -40,6 +41,8 @@ export function MapView() {
 interface Asked {
   readonly id: string | null;
   readonly route: string | null;
+  /** The leg of the log that is chosen at first. */
+  readonly leg: string | null;
 }
 
 function MapOfOuting({ asked, outing }: { asked: Asked; outing: string }) {
@@ -103,5 +106,12 @@ function MapOf({ asked, solution, open }: MapOfProps) {
   if (opening.is === 'loading' || !context) return <PlainPage words={WORDS.loading} />;
   const { opened, arrived } = opening.is === 'open' ? opening : { opened: null, arrived: 0 };
   const shared = { context, open, opened, arrived, choices, choose, show };
-  return <MapPage key={opened?.picture.id ?? ''} {...shared} forRoute={asked.route !== null} />;
+  return (
+    <MapPage
+      key={opened?.picture.id ?? ''}
+      {...shared}
+      forRoute={asked.route !== null}
+      firstLeg={asked.leg}
+    />
+  );
 }

@@ -89,6 +89,7 @@ export const WORDS = {
   moveUp: 'Move up',
   moveDown: 'Move down',
   legFromHere: 'Leg from here',
+  onMap: 'On the map',
   accept: 'Keep it: it is right',
   insteadUse: (bearing: string) => `Use ${bearing} instead`,
   reversed: 'How a 180° error happens',

@@ -1,11 +1,12 @@
 'use client';
 import dayjs from 'dayjs';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Outing } from '@/core/model/outing';
 import { solveAsWalked } from '@/core/survey/solve';
 import { forPlane, lengthText } from '@/core/units/figures';
 import { visibleText } from '@/core/units/visible';
 import type { StoredOuting } from '@/store/outings';
+import { Menu } from '@/ui/controls/menu';
 import { PressButton } from '@/ui/controls/press-button';
 import { figureUnits } from '@/ui/units/shown';
 import { modelsNeeded, useEarthModels } from '@/views/shared/data/use-earth-models';
@@ -93,37 +94,28 @@ interface ActionsProps {
 function RowActions({ outing, name, actions }: ActionsProps) {
   const [isNaming, setNaming] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
-  const menu = useRef<HTMLDetailsElement>(null);
-  const act = (does: () => unknown) => {
-    if (menu.current) menu.current.open = false;
-    void does();
-  };
   if (isNaming) {
     return <NameForm {...{ outing, name, actions }} onDone={() => setNaming(false)} />;
   }
   return (
-    <details ref={menu} className={styles.menu}>
-      <summary aria-label={WORDS.actionsOf(name)}>{WORDS.actions}</summary>
-      <div>
-        <PressButton look="plain" onClick={() => act(() => setNaming(true))}>
+    <>
+      <Menu label={WORDS.actions} about={WORDS.actionsOf(name)}>
+        <PressButton look="plain" onClick={() => setNaming(true)}>
           {WORDS.rename}
         </PressButton>
-        <PressButton
-          look="plain"
-          onClick={() => act(async () => setSaid(await actions.duplicate(outing)))}
-        >
+        <PressButton look="plain" onClick={() => void actions.duplicate(outing).then(setSaid)}>
           {WORDS.duplicate}
         </PressButton>
         <PressButton
           look="plain"
           aria-label={WORDS.removeAbout(name)}
-          onClick={() => act(() => actions.remove([outing]))}
+          onClick={() => actions.remove([outing])}
         >
           {WORDS.remove}
         </PressButton>
-      </div>
+      </Menu>
       {said && <span role="alert">{said}</span>}
-    </details>
+    </>
   );
 }
 

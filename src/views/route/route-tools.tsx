@@ -6,6 +6,7 @@ import { ROUTE_FORMATS } from '@/formats/route';
 import type { RouteFormat } from '@/formats/route/route-format';
 import { fileName } from '@/formats/zip';
 import { addOuting } from '@/store/outings';
+import { Menu } from '@/ui/controls/menu';
 import { PressButton } from '@/ui/controls/press-button';
 import { browserDatabase, leaveFor } from '@/store/browser-database';
 import { save } from '@/views/shared/data/save-file';
@@ -77,11 +78,13 @@ export function RouteTools(props: Props) {
         options={PAPERS.map((value) => ({ value, label: value }))}
         onChange={onPaper}
       />
-      {ROUTE_FORMATS.map((format) => (
-        <PressButton key={format.name} onClick={() => exportAs(format)}>
-          {format.words}
-        </PressButton>
-      ))}
+      <Menu label={WORDS.export} bordered>
+        {ROUTE_FORMATS.map((format) => (
+          <PressButton key={format.name} look="plain" onClick={() => exportAs(format)}>
+            {format.words}
+          </PressButton>
+        ))}
+      </Menu>
       <DeleteDocument label={WORDS.remove} onDelete={() => void actions.discard()} />
     </div>
   );

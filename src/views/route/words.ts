@@ -184,7 +184,7 @@ export const WORDS = {
   followFromHere: (outing: string) => `Follow it in “${outing}”, from where I am`,
   goOn: (outing: string) => `Go on following in “${outing}”`,
   orient: 'Orient the map',
-  onMap: 'On the map picture',
+  onMap: 'On the map',
   export: 'Export',
   // Following.
   following: 'Following',

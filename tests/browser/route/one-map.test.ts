@@ -49,6 +49,16 @@ describe.each(SIZES)('the one map at %s', (_size, viewport) => {
     await visitor.reads('[data-testid=home-sentence]', /Walk 360 m/);
   });
 
+  it('opens from a leg of the log with that leg chosen, and leads back to it', async () => {
+    const { visitor } = shared;
+    await visitor.open(LOG);
+    await visitor.page.click('#line-1');
+    await visitor.press('On the map');
+    await visitor.reads(THING, /^Leg 1 to Gauge 1/);
+    await visitor.choose('In the log');
+    await visitor.page.waitForSelector('#line-1[aria-selected=true]');
+  });
+
   it('takes bearings to known places, and draws where they put one', async () => {
     const { visitor } = shared;
     const { page } = visitor;
@@ -92,7 +102,7 @@ describe.each(SIZES)('the one map at %s', (_size, viewport) => {
     await page.mouse.click(at(-50, 0).x, at(0, 0).y);
     await visitor.reads(points, /^1 point/);
     await page.mouse.click(at(50, 0).x, at(0, 0).y);
-    await visitor.reads(points, /^2 points\. Point 2: \d+° magnetic/);
+    await visitor.reads(points, /^2 points\. .+: \d+° magnetic/);
     const before = await visitor.text(points);
     const handle = async (does: string, index: number) => {
       const all = await page.$$(`[data-handle=${does}]`);

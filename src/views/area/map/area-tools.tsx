@@ -6,6 +6,7 @@ import type { AreaFormat } from '@/formats/area/area-format';
 import { jsonFormat } from '@/formats/json';
 import { fileName } from '@/formats/zip';
 import { logbookOf } from '@/core/model/logbook';
+import { Menu } from '@/ui/controls/menu';
 import { PressButton } from '@/ui/controls/press-button';
 import { codedText } from '@/views/files/codes/coded-text';
 import { save } from '@/views/shared/data/save-file';
@@ -60,13 +61,17 @@ export function AreaTools({ open }: { open: OpenArea }) {
           }
         />
         <PrintButton label={WORDS.print} />
-        {answer.joined.ok &&
-          AREA_FORMATS.map((format) => (
-            <PressButton key={format.name} onClick={() => exportAs(format)}>
-              {WORDS[format.name]}
-            </PressButton>
-          ))}
-        <PressButton onClick={exportWhole}>{WORDS.whole}</PressButton>
+        <Menu label={WORDS.export} bordered>
+          {answer.joined.ok &&
+            AREA_FORMATS.map((format) => (
+              <PressButton key={format.name} look="plain" onClick={() => exportAs(format)}>
+                {WORDS[format.name]}
+              </PressButton>
+            ))}
+          <PressButton look="plain" onClick={exportWhole}>
+            {WORDS.whole}
+          </PressButton>
+        </Menu>
         <PressButton
           onClick={() => setCoded(coded ? null : codedText(whole()))}
           aria-pressed={coded !== null}

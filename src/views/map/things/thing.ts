@@ -29,6 +29,9 @@ export interface Thing {
 const markKey = (layer: MapLayerId, mark: string) => `${layer}:${mark}`;
 const lineKey = (layer: MapLayerId, number: number) => `${layer}#${number}`;
 
+/** The key of a leg of the log. */
+export const legKey = (number: number | string) => lineKey('log', Number(number));
+
 /** Marks that are no things of their own: what they stand for is chosen by its line. */
 const NO_THINGS: ReadonlySet<Mark['kind']> = new Set(['hundred', 'number', 'end']);
 

@@ -4,9 +4,11 @@ import { bearingDegrees } from '@/core/readings/bearing';
 import styles from '../outing.module.css';
 import { bearingText } from '@/ui/units/shown';
 import { PressButton } from '@/ui/controls/press-button';
+import { viewUrl } from '@/views/views';
 import { WORDS } from '../words';
 
 interface Props {
+  outing: string;
   entry: Entry;
   leg: number;
   /** The warnings on the line. */
@@ -58,6 +60,14 @@ export function LineTools(props: Props) {
           {label}
         </PressButton>
       ))}
+      {isLeg(entry) && (
+        <PressButton
+          look="plain"
+          href={viewUrl('map', undefined, { outing: props.outing, leg: `${leg}` })}
+        >
+          {WORDS.onMap}
+        </PressButton>
+      )}
     </div>
   );
 }

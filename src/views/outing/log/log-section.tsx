@@ -106,6 +106,7 @@ export function LogSection(props: Props) {
       />
       {entry && selected !== null && !editing && (
         <LineTools
+          outing={outing.id}
           entry={entry}
           leg={leg?.number ?? 0}
           warnings={list.warnings.filter(({ at }) => 'entry' in at && at.entry === selected)}
