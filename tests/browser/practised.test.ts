@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chooseFrom } from '../support/browser/choose-from';
+import { openSettings } from '../support/browser/settings';
 import { PHONE, sharedVisitor } from '../support/browser/visitor';
 
 describe('as practitioners do it', () => {
@@ -29,6 +30,7 @@ describe('as practitioners do it', () => {
     const { visitor } = shared;
     const { page } = visitor;
     await visitor.goto('outings');
+    await openSettings(visitor);
     const selects = await page.$$('[aria-label="Units of figures"] select');
     await selects[2]!.select('variation');
     const id = await visitor.open(['declination 19.1 W', '220 100m']);
@@ -36,6 +38,7 @@ describe('as practitioners do it', () => {
     await visitor.goto('declination', id);
     await visitor.reads('h1', /^Variation$/);
     await visitor.goto('outings');
+    await openSettings(visitor);
     const again = await page.$$('[aria-label="Units of figures"] select');
     await again[2]!.select('declination');
   });

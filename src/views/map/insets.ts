@@ -6,7 +6,7 @@ export const PANE_HEIGHTS = ['low', 'half', 'whole'] as const;
 export type PaneHeight = (typeof PANE_HEIGHTS)[number];
 
 /** The widths and heights of what lies over the map, in pixels, as its style sheet has them. */
-const TOOLS = 62;
+export const TOOLS = 62;
 const LAYERS = 304;
 const PANE = 364;
 const LOW = 104;

@@ -21,6 +21,7 @@ import { ScaleBar, scaleBox } from '@/views/shared/sketch/scale-bar';
 import { Surface, type SurfaceControls } from '@/views/shared/sketch/surface';
 import type { MapBase, PlacedLayer } from './base';
 import { northsOf, type MapContext } from './layers/context';
+import { TOOLS } from './insets';
 import type { MapChoices } from './map-choices';
 import styles from './map.module.css';
 import { PictureCanvas } from './picture-canvas';
@@ -63,8 +64,10 @@ function footOf(
   points: readonly PlanePoint[],
   view: View,
   size: Size,
-  { left, top, right, bottom }: Insets,
+  { left, right, bottom }: Insets,
 ) {
+  // Below the tools, which lie over the map from side to side of what is free.
+  const top = TOOLS;
   const free = { width: size.width - left - right, height: size.height - top - bottom };
   const foot = arrowsFoot(points, { ...view, x: view.x - left, y: view.y - top }, free);
   return { x: foot.x + left, y: foot.y + top };
@@ -197,8 +200,15 @@ function Above(props: PartProps) {
   );
   const scaleHeight = size.height - insets.bottom;
   const obstacles = useMemo(
-    () => ({ lines: [], boxes: [arrowsBox(foot), scaleBox(scaleHeight, insets.left)] }),
-    [foot, scaleHeight, insets.left],
+    () => ({
+      lines: [],
+      boxes: [
+        arrowsBox(foot),
+        scaleBox(scaleHeight, insets.left),
+        { left: 0, right: insets.left, top: 0, bottom: size.height },
+      ],
+    }),
+    [foot, scaleHeight, insets.left, size.height],
   );
   const marks = useMemo(() => placed.map((each) => each.marks), [placed]);
   const number = chosen?.number ?? null;
