@@ -11,6 +11,9 @@ import { MORE_VIEWS, PLACES } from './places';
 /** Views that say nothing without an outing. */
 const NEEDS_OUTING: ReadonlySet<ViewId> = new Set(['outing', ...MORE_VIEWS.map(({ id }) => id)]);
 
+/** An outing has settings of its own. */
+const SETTINGS = 'Settings of this device';
+
 /** Filled in by the script, and never by the app. */
 const NOTHING_YET = { __html: '' };
 
@@ -51,7 +54,12 @@ export const Rail = () => (
           <span>{label}</span>
         </a>
       ))}
-      <button type="button" className={`${styles.place} ${styles.settings}`} data-settings="">
+      <button
+        type="button"
+        className={`${styles.place} ${styles.settings}`}
+        aria-label={SETTINGS}
+        data-settings=""
+      >
         <Icon of={SettingOutlined} />
         <span>Settings</span>
       </button>
@@ -62,7 +70,7 @@ export const Rail = () => (
         </summary>
         <div className={styles.others}>
           <a href="/">{viewTitle('outings')}</a>
-          <button type="button" className={styles.onPhone} data-settings="">
+          <button type="button" className={styles.onPhone} aria-label={SETTINGS} data-settings="">
             Settings
           </button>
           {PLACES.filter(({ inBar }) => !inBar).map(({ view, label, of }) => (
