@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useKept } from '@/views/shared/data/use-kept';
 
 /** How someone likes the map of an outing: remembered for each. */
@@ -47,11 +47,19 @@ export function useMapChoices(outing: string, first: Partial<MapChoices>) {
     },
     [keep],
   );
+  /** Those that are off by now: a second switch may come before the first is kept. */
+  const off = useRef(kept.off);
+  useEffect(() => {
+    off.current = kept.off;
+  }, [kept.off]);
   /** Shows or hides a layer. */
   const show = useCallback(
-    (layer: string, isShown: boolean) =>
-      choose({ off: [...kept.off.filter((each) => each !== layer), ...(isShown ? [] : [layer])] }),
-    [choose, kept.off],
+    (layer: string, isShown: boolean) => {
+      const others = off.current.filter((each) => each !== layer);
+      off.current = isShown ? others : [...others, layer];
+      return choose({ off: off.current });
+    },
+    [choose],
   );
   return { choices, choose, show };
 }

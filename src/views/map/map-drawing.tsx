@@ -59,14 +59,14 @@ export function toFitOf(
   };
 }
 
-/** Where the arrows stand: not below what lies over the map. */
+/** Where the arrows are: clear of tools and panes. */
 function footOf(
   points: readonly PlanePoint[],
   view: View,
   size: Size,
   { left, right, bottom }: Insets,
 ) {
-  // Below the tools, which lie over the map from side to side of what is free.
+  // The tools reach from side to side of what is free.
   const top = TOOLS;
   const free = { width: size.width - left - right, height: size.height - top - bottom };
   const foot = arrowsFoot(points, { ...view, x: view.x - left, y: view.y - top }, free);

@@ -37,7 +37,15 @@ export function TiePanel(props: Props) {
   const { picture, tie, at, onAt, change } = props;
   return (
     <>
-      <p className={layout.soft}>{WORDS.tieHow}</p>
+      {/* First of all what is being done: on a phone the rest is below the fold. */}
+      {at ? (
+        <>
+          <Magnifier tiles={props.tiles} arrived={props.arrived} at={at} onMove={onAt} />
+          <NewControl {...props} at={at} />
+        </>
+      ) : (
+        <p className={layout.soft}>{WORDS.tieHow}</p>
+      )}
       <TieQuality picture={picture} tie={tie} />
       <ol className={styles.controls} aria-label={WORDS.modes.tie}>
         {picture.controls.map(({ label }, index) => {
@@ -63,12 +71,6 @@ export function TiePanel(props: Props) {
           );
         })}
       </ol>
-      {at && (
-        <>
-          <Magnifier tiles={props.tiles} arrived={props.arrived} at={at} onMove={onAt} />
-          <NewControl {...props} at={at} />
-        </>
-      )}
       <Projection key={picture.projection} picture={picture} change={change} />
     </>
   );
